@@ -1,0 +1,28 @@
+import next from 'eslint-config-next/core-web-vitals'
+import nextTypes from 'eslint-config-next/typescript'
+
+const config = [
+  { ignores: ['.next/**', 'node_modules/**', 'reports/**', 'next-env.d.ts', 'test-results/**'] },
+  ...next,
+  ...nextTypes,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      eqeqeq: ['error', 'smart'],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Pass the clock in.' },
+        { object: 'Math', property: 'random', message: 'Pass a seed in.' },
+      ],
+    },
+  },
+]
+export default config

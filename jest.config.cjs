@@ -1,0 +1,14 @@
+/** Unit and SQL tests: pure files anywhere under src, SQL against a real server named by FIKA_TEST_DATABASE. */
+module.exports = {
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/{src,db,bin,tests/system}/**/*.test.{ts,tsx}'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: {
+    '^.+\\.(t|j|mj)sx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'commonjs' } },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|culori|node-pg-migrate|glob)/)'],
+  testTimeout: 30000,
+}

@@ -1,0 +1,22 @@
+import type { NextConfig } from 'next'
+
+const config: NextConfig = {
+  poweredByHeader: false,
+  serverExternalPackages: ['pg', 'sharp', '@node-rs/argon2', 'bwip-js'],
+  experimental: { serverActions: { bodySizeLimit: '25mb' } },
+  devIndicators: false,
+  async headers() {
+    return [
+      {
+        source: '/:path*',
+        headers: [
+          { key: 'X-Content-Type-Options', value: 'nosniff' },
+          { key: 'X-Frame-Options', value: 'DENY' },
+          { key: 'Referrer-Policy', value: 'same-origin' },
+        ],
+      },
+    ]
+  },
+}
+
+export default config
