@@ -1,0 +1,30 @@
+import { WHITE } from './observer'
+import { hexToSrgb, linearToXyz, toGamma, toLinear, xyzToLinear, type Triple } from './srgb'
+
+const EPSILON = 216 / 24389
+const KAPPA = 24389 / 27
+const f = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116)
+const fInverse = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA)
+
+/** XYZ (Y of white 1) to CIE L*a*b* under D65 (CIE 015). */
+export function xyzToLab([x, y, z]: Triple): Triple {
+  const [fx, fy, fz] = [f(x / WHITE.x), f(y / WHITE.y), f(z / WHITE.z)]
+  return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)]
+}
+
+/** CIE L*a*b* to XYZ under D65. */
+export function labToXyz([l, a, b]: Triple): Triple {
+  const fy = (l + 16) / 116
+  return [WHITE.x * fInverse(fy + a / 500), WHITE.y * fInverse(fy), WHITE.z * fInverse(fy - b / 200)]
+}
+
+/** sRGB in 0–1 to L*a*b*. */
+export const srgbToLab = (rgb: Triple): Triple => xyzToLab(linearToXyz(rgb.map(toLinear) as Triple))
+/** L*a*b* to sRGB in 0–1, not clipped. */
+export const labToSrgb = (lab: Triple): Triple => xyzToLinear(labToXyz(lab)).map(toGamma) as Triple
+/** `#rrggbb` to L*a*b*. @throws Invalid */
+export const hexToLab = (hex: string): Triple => srgbToLab(hexToSrgb(hex))
+/** C*ab. */
+export const chroma = ([, a, b]: Triple) => Math.hypot(a, b)
+/** h_ab in degrees, 0 ≤ h < 360. */
+export const hue = ([, a, b]: Triple) => ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360

@@ -1,0 +1,30 @@
+import { NotEnough } from '../errors'
+import { formatMl } from '../quantity/format'
+import { apportion } from '../mix/apportion'
+
+/** What one vessel holds of one lot. `ul` whole microlitres ≥ 0. */
+export interface Portion {
+  readonly lotId: string
+  readonly ul: number
+}
+
+/** Total of a content in µl. */
+export const contentUl = (content: readonly Portion[]) => content.reduce((sum, p) => sum + p.ul, 0)
+
+/**
+ * What leaves a vessel when `ul` is taken: every lot in proportion, whole microlitres, summing to `ul` exactly.
+ * @throws NotEnough naming the vessel, with what to do
+ */
+export function takeFrom(vessel: { id: string; label: string; content: readonly Portion[] }, ul: number): Portion[] {
+  const have = contentUl(vessel.content)
+  if (ul > have)
+    throw new NotEnough(
+      `${vessel.label} holds ${formatMl(have)} and ${formatMl(ul)} is wanted. Mix ${formatMl(ul - have)} more, or take less.`,
+      { vesselId: vessel.id, haveUl: have, needUl: ul },
+    )
+  const shares = apportion(
+    ul,
+    vessel.content.map((p) => p.ul),
+  )
+  return vessel.content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
+}
