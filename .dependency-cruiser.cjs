@@ -27,8 +27,8 @@ module.exports = {
     forbid('stations-do-not-know-routes', { path: '^src/stations' }, { path: '^src/app' }),
     forbid(
       'movements-are-written-by-the-ledger',
-      { path: '^src', pathNot: '^src/db/' },
-      { path: '^src/db/ledger/write' },
+      { path: '^src', pathNot: '^src/db/ledger/|\\.test\\.ts$' },
+      { path: '^src/db/ledger/(?!index)' },
       'Only src/db/ledger writes movements.',
     ),
   ],

@@ -1,0 +1,170 @@
+import { createHash } from 'node:crypto'
+import { v7 as uuidv7 } from 'uuid'
+import { Conflict, NotFound, OverCapacity } from '@/core/errors'
+import { contentUl, type Portion } from '@/core/vessel/content'
+import { formatMl } from '@/core/quantity/format'
+import type { Tx } from '../withStudio'
+
+export type MovementKind = 'purchase' | 'mix' | 'top-up' | 'pour' | 'take-out' | 'discard' | 'weigh-in' | 'undo'
+
+/** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
+export interface Line {
+  readonly lotId: string
+  readonly from: string | null
+  readonly to: string | null
+  readonly ul: number
+}
+
+/** A locked vessel with what it holds now. */
+export interface HeldVessel {
+  readonly id: string
+  readonly label: string
+  readonly capacityUl: number | null
+  readonly content: readonly Portion[]
+}
+
+export interface Booking {
+  readonly kind: MovementKind
+  /** Made by the client, once per intention: a repeated one answers what was booked. */
+  readonly requestId: string
+  /** What was asked for; the same request id with another payload is a Conflict. */
+  readonly payload: unknown
+  /** Vessels that give, or that have a capacity limit. Pure sinks stay unlocked. */
+  readonly vessels: readonly string[]
+  readonly reversesId?: string
+  readonly at?: Date | undefined
+  readonly note?: string
+  /** Decides the lines from what the locked vessels hold. */
+  decide(held: (id: string) => HeldVessel, movementId: string): Promise<Line[]> | Line[]
+}
+
+export interface Booked {
+  readonly movementId: string
+  /** True where this request id had been booked before: nothing new was written. */
+  readonly replayed: boolean
+}
+
+interface OpenedRow {
+  booked_id: string | null
+  booked_hash: string | null
+  vessel_id: string | null
+  label: string | null
+  capacity_ul: number | null
+  lot_id: string | null
+  ul: number | null
+}
+
+/** JSON with sorted keys, so that the same payload has one hash. */
+function canonical(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`
+  if (value instanceof Date) return JSON.stringify(value)
+  if (value && typeof value === 'object') {
+    const entries = Object.entries(value).filter(([, v]) => v !== undefined)
+    return `{${entries
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([k, v]) => `${JSON.stringify(k)}:${canonical(v)}`)
+      .join(',')}}`
+  }
+  return JSON.stringify(value) ?? 'null'
+}
+
+/**
+ * The one path for every kind of movement: header and request id, locks in id order, contents read under the lock,
+ * core decides, one statement writes lines and moves content.
+ * @throws Conflict when the request id was used for something else; NotFound for a vessel of another studio;
+ *   OverCapacity when a vessel with a limit would overflow; whatever `decide` throws
+ */
+export async function book(tx: Tx, booking: Booking): Promise<Booked> {
+  const movementId = uuidv7()
+  const hash = createHash('sha256').update(`${booking.kind}:${canonical(booking.payload)}`).digest('hex')
+  const vessels = [...new Set(booking.vessels)]
+  const rows = await tx.q<OpenedRow>(
+    'select * from open_movement($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)',
+    [
+      tx.studioId,
+      movementId,
+      booking.kind,
+      booking.requestId,
+      hash,
+      booking.reversesId ?? null,
+      booking.at ?? null,
+      tx.accountId,
+      booking.note ?? '',
+      vessels,
+    ],
+    'open_movement',
+  )
+  const before = rows[0]?.booked_id
+  if (before) {
+    if (rows[0]!.booked_hash !== hash)
+      throw new Conflict('This was sent before with other amounts. Reload the page and book it anew.')
+    return { movementId: before, replayed: true }
+  }
+  const held = new Map<string, HeldVessel & { content: Portion[] }>()
+  for (const row of rows) {
+    const vessel = held.get(row.vessel_id!) ?? {
+      id: row.vessel_id!,
+      label: row.label!,
+      capacityUl: row.capacity_ul,
+      content: [],
+    }
+    if (row.lot_id && row.ul) vessel.content.push({ lotId: row.lot_id, ul: row.ul })
+    held.set(vessel.id, vessel)
+  }
+  if (held.size !== vessels.length) throw new NotFound('bottle')
+  const lines = await booking.decide((id) => {
+    const vessel = held.get(id)
+    if (!vessel) throw new Error('a vessel was not locked before it was asked for')
+    return vessel
+  }, movementId)
+  checkCapacity(lines, held)
+  await write(tx, movementId, lines)
+  return { movementId, replayed: false }
+}
+
+function checkCapacity(lines: readonly Line[], held: ReadonlyMap<string, HeldVessel>): void {
+  for (const vessel of held.values()) {
+    if (vessel.capacityUl === null) continue
+    const moved = lines.reduce(
+      (sum, l) => sum + (l.to === vessel.id ? l.ul : 0) - (l.from === vessel.id ? l.ul : 0),
+      0,
+    )
+    const wouldHoldUl = contentUl(vessel.content) + moved
+    if (moved > 0 && wouldHoldUl > vessel.capacityUl)
+      throw new OverCapacity(
+        `${vessel.label} holds ${formatMl(vessel.capacityUl)} at most, and ${formatMl(wouldHoldUl)} would be in it. Use a larger bottle, or split it over two.`,
+        { vesselId: vessel.id, capacityUl: vessel.capacityUl, wouldHoldUl },
+      )
+  }
+}
+
+/** Writes the lines and moves the content in one statement; the count of decreased rows is the proof. */
+async function write(tx: Tx, movementId: string, all: readonly Line[]): Promise<void> {
+  const lines = all.filter((l) => l.ul > 0)
+  if (lines.length === 0) return
+  const [result] = await tx.q<{ wanted: number; decreased: number }>(
+    `with line as (
+       select * from unnest($3::uuid[], $4::uuid[], $5::uuid[], $6::bigint[]) with ordinality
+         as l (lot_id, from_id, to_id, ul, line_no)
+     ), written as (
+       insert into movement_line (studio_id, movement_id, line_no, lot_id, from_vessel_id, to_vessel_id, ul)
+       select $1, $2, line_no, lot_id, from_id, to_id, ul from line
+     ), give as (
+       select from_id, lot_id, sum(ul)::bigint as ul from line where from_id is not null group by 1, 2
+     ), decreased as (
+       update vessel_content c set ul = c.ul - give.ul from give
+       where c.studio_id = $1 and c.vessel_id = give.from_id and c.lot_id = give.lot_id
+       returning 1
+     ), increased as (
+       insert into vessel_content as c (studio_id, vessel_id, lot_id, ul)
+       select $1, to_id, lot_id, sum(ul)::bigint from line where to_id is not null group by to_id, lot_id
+       order by to_id, lot_id
+       on conflict (studio_id, vessel_id, lot_id) do update set ul = c.ul + excluded.ul
+     )
+     select (select count(*) from give)::int as wanted, (select count(*) from decreased)::int as decreased`,
+    [tx.studioId, movementId, lines.map((l) => l.lotId), lines.map((l) => l.from), lines.map((l) => l.to), lines.map((l) => l.ul)],
+    'write_lines',
+  )
+  if (!result || result.wanted !== result.decreased)
+    throw new Conflict('What was to be taken is not there any more. Reload and look at the amounts.')
+}

@@ -1,0 +1,101 @@
+import { Invalid } from '@/core/errors'
+import { contentUl, takeFrom } from '@/core/vessel/content'
+import { weighIn } from '@/core/vessel/weighIn'
+import type { Tx } from '../withStudio'
+import { book, type Booked } from './book'
+import { sink } from './lots'
+
+interface Take {
+  readonly requestId: string
+  readonly vesselId: string
+  readonly ul: number
+  readonly note?: string
+  readonly at?: Date | undefined
+}
+
+/** Takes paint out of a bottle for something that is not planned. @throws NotEnough naming the bottle; NotFound */
+export async function takeOut(tx: Tx, take: Take): Promise<Booked> {
+  if (!(take.ul > 0)) throw new Invalid('Type how much was taken, more than nothing.', 'amount')
+  const out = await sink(tx, 'out')
+  return book(tx, {
+    kind: 'take-out',
+    requestId: take.requestId,
+    payload: { vesselId: take.vesselId, ul: take.ul },
+    vessels: [take.vesselId],
+    note: take.note ?? '',
+    at: take.at,
+    decide: (held) => takeFrom(held(take.vesselId), take.ul).map((p) => ({ ...p, from: take.vesselId, to: out })),
+  })
+}
+
+/** Throws away all a bottle holds, and marks it empty. @throws Invalid when it is empty already; NotFound */
+export async function discard(tx: Tx, what: Omit<Take, 'ul'>): Promise<Booked> {
+  const waste = await sink(tx, 'waste')
+  const booked = await book(tx, {
+    kind: 'discard',
+    requestId: what.requestId,
+    payload: { vesselId: what.vesselId },
+    vessels: [what.vesselId],
+    note: what.note ?? '',
+    at: what.at,
+    decide(held) {
+      const { content, label } = held(what.vesselId)
+      if (contentUl(content) === 0) throw new Invalid(`${label} is empty already. Wash it, and mix into it again.`)
+      return content.map((p) => ({ ...p, from: what.vesselId, to: waste }))
+    },
+  })
+  if (!booked.replayed)
+    await tx.q('update bottle set emptied_at = coalesce($3, now()) where studio_id = $1 and vessel_id = $2', [
+      tx.studioId,
+      what.vesselId,
+      what.at ?? null,
+    ])
+  return booked
+}
+
+export interface WeighInBottle {
+  readonly requestId: string
+  readonly vesselId: string
+  readonly grossMg: number
+  readonly tareMg: number
+  readonly named?: 'spilled' | 'residue' | undefined
+  readonly at?: Date | undefined
+}
+
+/** Books a bottle by weight: evaporation to the air, a named loss to waste, too much as a gain. @throws Invalid */
+export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booked & { measuredUl: number | null }> {
+  const [air, waste] = [await sink(tx, 'air'), await sink(tx, 'waste')]
+  const id = weigh.vesselId
+  let measuredUl: number | null = null
+  const booked = await book(tx, {
+    kind: 'weigh-in',
+    requestId: weigh.requestId,
+    payload: { vesselId: id, grossMg: weigh.grossMg, tareMg: weigh.tareMg, named: weigh.named },
+    vessels: [id],
+    note: `${weigh.grossMg / 1000} g gross, ${weigh.tareMg / 1000} g tare`,
+    at: weigh.at,
+    async decide(held) {
+      const facts = await tx.q<{ id: string; water: boolean; density: number }>(
+        `select l.id, m.kind = 'water' as water, m.density_g_per_ml as density
+         from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
+         where l.studio_id = $1 and l.id = any ($2)`,
+        [tx.studioId, held(id).content.map((p) => p.lotId)],
+      )
+      const byLot = new Map(facts.map((f) => [f.id, f]))
+      const content = held(id).content.map((p) => {
+        const fact = byLot.get(p.lotId)!
+        return { ...p, isWater: fact.water, densityGPerMl: fact.density }
+      })
+      const found = weighIn({ grossMg: weigh.grossMg, tareMg: weigh.tareMg, content, named: weigh.named })
+      measuredUl = found.measuredUl
+      return [
+        ...found.evaporated.map((p) => ({ ...p, from: id, to: air })),
+        ...found.lost.map((p) => ({ ...p, from: id, to: waste })),
+        ...found.gained.map((p) => ({ ...p, from: null, to: id })),
+      ]
+    },
+  })
+  if (!booked.replayed)
+    await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [tx.studioId, id, weigh.tareMg])
+  return { ...booked, measuredUl }
+}

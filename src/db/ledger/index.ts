@@ -1,0 +1,8 @@
+/** The ledger: the only code that writes movements. One function per thing that can happen to paint. */
+export { buyContainer, type BuyContainer } from './purchase'
+export { mixBottle, topUpBottle, type MixBottle, type RecipeSnapshot, type TopUpBottle } from './mix'
+export { discard, takeOut, weighInBottle, type WeighInBottle } from './bottles'
+export { pour, type PourInput } from './pour'
+export { undoMovement } from './undo'
+export { refreshLook } from './colour'
+export type { Booked, MovementKind } from './book'

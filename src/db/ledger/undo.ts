@@ -1,0 +1,69 @@
+import { Conflict, NotFound } from '@/core/errors'
+import { formatMl } from '@/core/quantity/format'
+import type { Tx } from '../withStudio'
+import { book, type Booked, type Line } from './book'
+import { refreshLook } from './colour'
+
+/**
+ * Undoes a movement by its mirror image. What was moved must still be where it went.
+ * @throws Conflict when something has been used since (says which vessel has what), or it was undone already
+ */
+export async function undoMovement(tx: Tx, input: { requestId: string; movementId: string }): Promise<Booked> {
+  const [movement] = await tx.q<{ kind: string }>('select kind from movement where studio_id = $1 and id = $2', [
+    tx.studioId,
+    input.movementId,
+  ])
+  if (!movement) throw new NotFound('movement')
+  if (movement.kind === 'undo') throw new Conflict('An undo cannot be undone. Book what really happened instead.')
+  const lines = await tx.q<{ lot_id: string; from_id: string | null; to_id: string | null; ul: number }>(
+    `select lot_id, from_vessel_id as from_id, to_vessel_id as to_id, ul from movement_line
+     where studio_id = $1 and movement_id = $2 order by line_no`,
+    [tx.studioId, input.movementId],
+  )
+  const back: Line[] = lines.map((l) => ({ lotId: l.lot_id, from: l.to_id, to: l.from_id, ul: l.ul }))
+  const touched = [...new Set(back.flatMap((l) => [l.from, l.to]).filter((id): id is string => id !== null))]
+  const booked = await book(tx, {
+    kind: 'undo',
+    requestId: input.requestId,
+    payload: { reverses: input.movementId },
+    reversesId: input.movementId,
+    vessels: touched,
+    decide(held) {
+      for (const id of new Set(back.map((l) => l.from))) {
+        if (id === null) continue
+        const vessel = held(id)
+        for (const { lotId } of back.filter((l) => l.from === id)) {
+          const needs = back.reduce((sum, l) => sum + (l.from === id && l.lotId === lotId ? l.ul : 0), 0)
+          const has = vessel.content.find((p) => p.lotId === lotId)?.ul ?? 0
+          if (has < needs)
+            throw new Conflict(
+              `${vessel.label} has been used since: ${formatMl(has)} of one ingredient is left and ${formatMl(needs)} would go back. Undo the later steps first.`,
+              { vesselId: id, haveUl: has, needUl: needs },
+            )
+        }
+      }
+      return back
+    },
+  })
+  if (!booked.replayed) await follow(tx, input.movementId, touched)
+  return booked
+}
+
+/** What stands beside the ledger follows it: empty marks, looks, and the piece and plan of a pour undone. */
+async function follow(tx: Tx, movementId: string, touched: readonly string[]): Promise<void> {
+  await tx.q(
+    `update bottle b set emptied_at = case when exists (
+         select from vessel_content c where c.studio_id = $1 and c.vessel_id = b.vessel_id and c.ul > 0
+       ) then null else now() end
+     where studio_id = $1 and vessel_id = any ($2)`,
+    [tx.studioId, touched],
+  )
+  await refreshLook(tx, touched)
+  await tx.q(
+    `with undone as (
+       update piece set fate = 'undone' where studio_id = $1 and movement_id = $2 returning plan_id
+     )
+     update plan set poured_at = null where studio_id = $1 and id in (select plan_id from undone)`,
+    [tx.studioId, movementId],
+  )
+}

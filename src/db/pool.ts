@@ -1,0 +1,25 @@
+import pg from 'pg'
+
+// Volumes and money are bigint in the database and stay far below 2^53: read them as numbers.
+pg.types.setTypeParser(pg.types.builtins.INT8, Number)
+pg.types.setTypeParser(pg.types.builtins.NUMERIC, Number)
+
+const shared = globalThis as { fikaPool?: pg.Pool }
+
+/** The pool the app works with, as a role that neither owns the tables nor bypasses row-level security. */
+export function pool(): pg.Pool {
+  if (!shared.fikaPool) {
+    const connectionString = process.env.FIKA_DATABASE
+    if (!connectionString) throw new Error('FIKA_DATABASE names no database. Start Fika with npm run demo or npm start.')
+    shared.fikaPool = new pg.Pool({ connectionString, max: 12, idleTimeoutMillis: 30_000 })
+    // An idle client may lose its server; the pool replaces it, and there is nothing to do but not to fall over.
+    shared.fikaPool.on('error', () => undefined)
+  }
+  return shared.fikaPool
+}
+
+/** Ends the pool; for commands and tests. */
+export async function endPool(): Promise<void> {
+  await shared.fikaPool?.end()
+  delete shared.fikaPool
+}

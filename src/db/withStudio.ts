@@ -1,0 +1,90 @@
+import type { PoolClient, QueryResultRow } from 'pg'
+import { Conflict, FikaError } from '@/core/errors'
+import { pool } from './pool'
+
+/** One transaction inside one studio. */
+export interface Tx {
+  readonly studioId: string
+  /** The account that acts; null where the studio itself does (a seed, a scheduled task). */
+  readonly accountId: string | null
+  /**
+   * Runs one statement. Statements filter by studio_id themselves as well; row-level security is the second wall.
+   * @param name prepares the statement under this name, for hot paths
+   */
+  q<Row extends QueryResultRow>(text: string, values?: readonly unknown[], name?: string): Promise<Row[]>
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
+
+/** Whether a text can be an id at all; anything else is simply not found. */
+export const isId = (text: unknown): text is string => typeof text === 'string' && UUID.test(text)
+
+/** Lost connections and serialisation trouble: the same request may be tried again. */
+const TRANSIENT = new Set(['57P03', '57P01', 'ECONNREFUSED', 'ECONNRESET', '40001', '40P01', '08006'])
+
+/**
+ * Runs `work` in one transaction that can see and write only this studio's rows. Whole or not at all: any error rolls
+ * back. A server that is just coming back is tried once more, which is safe because every write carries a request id.
+ * @throws FikaError as `work` does; Conflict for a unique or check violation that nothing explained better
+ */
+export async function withStudio<T>(
+  who: { studioId: string; accountId: string | null },
+  work: (tx: Tx) => Promise<T>,
+): Promise<T> {
+  try {
+    return await once(who, work)
+  } catch (error) {
+    if (!TRANSIENT.has(codeOf(error))) throw error
+    await new Promise((resolve) => setTimeout(resolve, 250))
+    return once(who, work)
+  }
+}
+
+async function once<T>(who: { studioId: string; accountId: string | null }, work: (tx: Tx) => Promise<T>): Promise<T> {
+  if (!UUID.test(who.studioId)) throw new Error('not a studio id')
+  const client = await pool().connect()
+  let broken: Error | undefined
+  try {
+    await client.query(`begin; select set_config('app.studio_id', '${who.studioId}', true)`)
+    const result = await work(transaction(client, who))
+    const committed = await client.query('commit')
+    if (committed.command !== 'COMMIT') throw new Error('the database rolled back instead of committing')
+    return result
+  } catch (error) {
+    await client.query('rollback').catch((e: Error) => (broken = e))
+    throw explain(error)
+  } finally {
+    client.release(broken)
+  }
+}
+
+function transaction(client: PoolClient, who: { studioId: string; accountId: string | null }): Tx {
+  return {
+    studioId: who.studioId,
+    accountId: who.accountId,
+    async q<Row extends QueryResultRow>(text: string, values: readonly unknown[] = [], name?: string) {
+      const query = name ? { name, text, values: [...values] } : { text, values: [...values] }
+      return (await client.query<Row>(query)).rows
+    },
+  }
+}
+
+const codeOf = (error: unknown) => (error as { code?: string } | null)?.code ?? ''
+
+/** Turns what the database refuses into a sentence; everything else passes. */
+function explain(error: unknown): unknown {
+  if (error instanceof FikaError) return error
+  const { constraint } = (error ?? {}) as { constraint?: string }
+  switch (codeOf(error)) {
+    case '23505':
+      if (constraint === 'movement_studio_id_reverses_id_key')
+        return new Conflict('This has been undone already. Reload to see how it stands now.')
+      return new Conflict('Something with the same name is here already. Give this one another name.')
+    case '23514':
+      return new Conflict('That would leave an amount no vessel can hold. Reload, look at the amounts and try again.')
+    case '23503':
+      return new Conflict('Something this refers to is not in this studio any more. Reload and choose again.')
+    default:
+      return error
+  }
+}
