@@ -4,6 +4,9 @@ import pg from 'pg'
 pg.types.setTypeParser(pg.types.builtins.INT8, Number)
 pg.types.setTypeParser(pg.types.builtins.NUMERIC, Number)
 
+// Times are plain ISO texts in UTC, the same on the server and in the browser.
+pg.types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => new Date(text).toISOString())
+
 const shared = globalThis as { fikaPool?: pg.Pool }
 
 /** The pool the app works with, as a role that neither owns the tables nor bypasses row-level security. */

@@ -45,3 +45,14 @@ export function parseVolumeUl(text: string, system: UnitSystem = 'metric'): numb
 export function parseMassMg(text: string, system: UnitSystem = 'metric'): number {
   return Math.round(parseAmount(text, 'mass', system) * 1000)
 }
+
+/**
+ * What was poured, in whole µl, typed by volume or read off a scale: `130 ml`, `4 oz` (fluid), `156 g`.
+ * @param densityGPerMl of what was poured, turns a mass into a volume
+ * @throws Invalid
+ */
+export function parsePouredUl(text: string, densityGPerMl: number, system: UnitSystem = 'metric'): number {
+  const unit = findUnit(readNumber(text)?.rest.trim() ?? '', 'volume')
+  if (unit?.kind === 'mass') return Math.round((parseAmount(text, 'mass', system) / densityGPerMl) * 1000)
+  return parseVolumeUl(text, system)
+}

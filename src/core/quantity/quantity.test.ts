@@ -1,4 +1,4 @@
-import { parseAmount, parseMassMg, parseVolumeUl } from './parse'
+import { parseAmount, parseMassMg, parsePouredUl, parseVolumeUl } from './parse'
 import { findUnit, UNITS } from './units'
 import { parseNumber } from './number'
 import { formatRatio, parseRatio } from './ratio'
@@ -75,6 +75,12 @@ describe('amounts', () => {
     expect(() => parseVolumeUl('3 buckets')).toThrow('“buckets” is not a unit Fika knows')
     expect(() => parseVolumeUl('3 g')).toThrow('“g” is a unit of mass, and a volume is wanted')
     expect(() => parseAmount('', 'length')).toThrow('40 cm or 16 in')
+  })
+  it('reads what was poured off the scale by its density, and a bare oz as fluid', () => {
+    expect(parsePouredUl('156 g', 1.2)).toBe(130_000)
+    expect(parsePouredUl('130 ml', 1.2)).toBe(130_000)
+    expect(parsePouredUl('4 oz', 1.2)).toBe(118_294)
+    expect(() => parsePouredUl('a lot', 1.2)).toThrow('is not an amount')
   })
   it('formats both systems', () => {
     expect(formatVolume(60_000)).toBe('60\u00a0ml · 2.03\u00a0fl\u00a0oz')

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { contentUl, takeFrom } from './content'
+import { bottleState, level } from './bottleState'
 import { weighIn } from './weighIn'
 
 const bottle = (...uls: number[]) => ({ id: 'b1', label: 'Teal 3', content: uls.map((ul, i) => ({ lotId: `l${i}`, ul })) })
@@ -54,4 +55,22 @@ describe('weighing in', () => {
   })
   it('refuses a scale that shows less than the bottle', () => expect(() => at(-1)).toThrow('Check the tare'))
   it('can find the bottle empty', () => expect(contentUl(at(0, 'spilled').lost)).toBe(280_000))
+})
+
+describe('what a bottle needs', () => {
+  const now = new Date('2026-05-10T12:00:00Z')
+  const days = (n: number) => new Date(now.getTime() - n * 86_400_000)
+  const facts = { ul: 100_000, capacityUl: 240_000, mixedAt: days(3), restUntil: days(2) }
+  it.each([
+    [facts, 'ready'],
+    [{ ...facts, ul: 0 }, 'empty'],
+    [{ ...facts, restUntil: days(-0.5) }, 'resting'],
+    [{ ...facts, mixedAt: days(31) }, 'check'],
+    [{ ...facts, ul: 35_999 }, 'low'],
+    [{ ...facts, ul: 36_000 }, 'ready'],
+  ] as const)('%j is %s', (f, state) => expect(bottleState(f, now)).toBe(state))
+  it('is drawn with its real level', () => {
+    expect(level({ ul: 60_000, capacityUl: 240_000 })).toBe(0.25)
+    expect(level({ ul: 500_000, capacityUl: null })).toBe(1)
+  })
 })

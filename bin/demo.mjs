@@ -1,0 +1,76 @@
+// npm run demo: from a fresh clone to a running studio. npm start is the same without the demo studio.
+//   -- --reset      start over (the old data is kept beside, under another name)
+//   -- --port 4310  the port to try first
+//   -- --prepare    everything but the start
+import { existsSync, renameSync } from 'node:fs'
+import { join } from 'node:path'
+import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
+import { takeLock, tellAddress } from './lib/lock.mjs'
+import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
+import { run, say, step, Stop } from './lib/steps.mjs'
+
+run(async () => {
+  const args = process.argv.slice(2)
+  const demo = !args.includes('--no-demo')
+  const wantedPort = Number(args[args.indexOf('--port') + 1]) || 4310
+  const home = defaultHome()
+
+  await ensurePackages(['postgresql'])
+  await ensureModules()
+  let other
+  try {
+    other = takeLock(home)
+  } catch (error) {
+    throw new Stop(`Fika cannot write to ${home} (${error.code}). Set FIKA_HOME to a folder of yours, then start again.`)
+  }
+  if (other) {
+    if (!other.url) throw new Stop(`Fika is being started already by process ${other.pid}. Wait for it, or end it first.`)
+    say(`Fika is running already: ${other.url}`)
+    return 0
+  }
+  if (args.includes('--reset') && existsSync(join(home, 'cluster'))) {
+    const old = { home, data: join(home, 'cluster') }
+    await stopCluster(old)
+    const kept = join(home, `cluster-before-${new Date().toISOString().replace(/[:.]/g, '-')}`)
+    renameSync(old.data, kept)
+    say(`Starting over. The old data is kept in ${kept}`)
+  }
+  const cluster = await startCluster(home)
+  const env = appEnv(cluster, { demo })
+  const stop = async (app) => {
+    app?.child.kill('SIGTERM')
+    await app?.ended
+    await stopCluster(cluster)
+  }
+  try {
+    await step('Bringing the database up to date', () => runTs('bin/migrate.ts', env))
+    if (demo) await step('Looking for the demo studio, or making it', () => runTs('bin/seed-demo.ts', env))
+    await ensureBuild()
+  } catch (error) {
+    await stop()
+    throw error
+  }
+  if (args.includes('--prepare')) {
+    await stop()
+    return 0
+  }
+  const app = await step('Starting Fika', () => startApp(env, wantedPort))
+  if (app.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.port}`)
+  tellAddress(home, app.url)
+  say(`Ready: ${app.url}`)
+  say(`Data: ${home}. End with Ctrl-C.`)
+  let ending = false
+  const end = () => {
+    if (ending) return
+    ending = true
+    say('Stopping')
+    app.child.kill('SIGTERM')
+  }
+  process.on('SIGINT', end)
+  process.on('SIGTERM', end)
+  process.on('SIGHUP', end)
+  const code = await app.ended
+  await stopCluster(cluster)
+  return ending ? 0 : (code ?? 1)
+})

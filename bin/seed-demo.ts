@@ -1,0 +1,6 @@
+// Makes the demo studio where there is none. Called by npm run demo.
+import { endPool } from '@/db/pool'
+import { seedDemo } from '../db/demo/seed'
+
+console.log((await seedDemo(new Date())) ? 'demo studio made' : 'the demo studio is there already')
+await endPool()

@@ -1,0 +1,197 @@
+import { createElement } from 'react'
+import { renderToStaticMarkup } from 'react-dom/server'
+import sharp from 'sharp'
+import { v7 as uuidv7 } from 'uuid'
+import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, parsePigments } from '@/core/paint/properties'
+import { amountsForTotal, ingredients } from '@/core/mix/recipe'
+import { createStudio } from '@/db/accounts'
+import { DEMO_EMAIL } from '@/db/demoDoor'
+import { buyContainer, discard, mixBottle, takeOut, weighInBottle } from '@/db/ledger'
+import { pool } from '@/db/pool'
+import { findPlan } from '@/db/plans'
+import { withStudio, type Tx } from '@/db/withStudio'
+import { insertMaterial } from '@/stations/paints/write'
+import { savePlan } from '@/stations/plan/write'
+import { pourPlan } from '@/stations/pour/write'
+import { takePhoto } from '@/stations/wall/photo'
+import { notePiece } from '@/stations/wall/write'
+import { PouredPicture } from '@/ui/PouredPicture'
+import { AVOID, MEDIUMS, PAINTS } from './paints'
+import { BOTTLES, POURS, type DemoBottle, type DemoPour } from './work'
+
+/** Members of the invented studio; nobody signs in to them with a password. */
+const MEMBERS = [
+  { name: 'Ilse Marrow', email: DEMO_EMAIL },
+  { name: 'Tobiah Quill', email: 'tobiah@lock-house.example' },
+  { name: 'Runa Hesketh-Vane', email: 'runa@lock-house.example' },
+]
+/** Counted containers: name, how many, days ago of the first. */
+const CONTAINERS: readonly (readonly [string, number, number])[] = [
+  ['Sluice White', 2, 140], ['Ferry Navy', 2, 120], ['Canal Teal', 2, 118], ['Chalk Path', 1, 60], ['Towpath Ochre', 1, 60], ['Brick Arch', 1, 60],
+  ['Picket White', 3, 130], ['Kvarnby Flow', 2, 150], ['Torvald Gloss 40', 1, 150], ['Finch Pouring Medium', 1, 80], ['Rowan Lake', 1, 40],
+  ['Turquoise Lock', 1, 80], ['Old Gold', 2, 100], ['Pearl Mist', 2, 50], ['Titan Ridge', 1, 55], ['Plum Shed', 1, 30],
+] // prettier-ignore
+
+const DAY = 86_400_000
+
+/**
+ * Makes the demo studio through the same code its users use, in one transaction: an interrupted start leaves nothing
+ * behind. Dates count back from `now`.
+ * @returns false when it is there already
+ */
+export async function seedDemo(now: Date): Promise<boolean> {
+  const { rows } = await pool().query('select 1 from account where email_key = $1', [DEMO_EMAIL])
+  if (rows.length) return false
+  const studioId = uuidv7()
+  await withStudio({ studioId, accountId: null }, async (tx) => {
+    await createStudio(tx, { studioId, name: 'Lock House Pour Room', timeZone: 'UTC', demo: true })
+    const members: string[] = []
+    for (const m of MEMBERS) {
+      const id = uuidv7()
+      members.push(id)
+      await tx.q('insert into account (id, email, name) values ($1, $2, $3)', [id, m.email, m.name])
+      await tx.q('insert into account_studio (studio_id, account_id) values ($1, $2)', [studioId, id])
+    }
+    let turn = 0
+    const by = (): Tx => ({ ...tx, accountId: members[turn++ % members.length]! })
+    const at = (daysAgo: number) => new Date(now.getTime() - daysAgo * DAY)
+    const materials = await drawer(tx)
+    await containers(by, materials, at)
+    const bottles = await rack(by, materials, at)
+    await pours(by, bottles, at)
+    await later(by, bottles, at)
+  })
+  return true
+}
+
+async function drawer(tx: Tx): Promise<Map<string, string>> {
+  const ids = new Map<string, string>()
+  for (const [maker, line, name, pigments, body, opacity, sheen, strength, swatchHex, ml, priceMinor] of PAINTS) {
+    const id = uuidv7()
+    ids.set(name, id)
+    await insertMaterial(tx, id, {
+      kind: 'paint', maker, line, name, body, opacity, sheen, strength, swatchHex, priceMinor,
+      pigments: parsePigments(pigments), containerUl: ml * 1000, notes: '', avoid: [...(AVOID[name] ?? [])], ...DEFAULTS_BY_BODY[body],
+    }) // prettier-ignore
+  }
+  for (const [maker, line, name, mediumKind, ml, priceMinor] of MEDIUMS) {
+    const id = uuidv7()
+    ids.set(name, id)
+    await insertMaterial(tx, id, {
+      kind: 'medium', maker, line, name, mediumKind, priceMinor, containerUl: ml * 1000, notes: '', ...DEFAULTS_BY_MEDIUM[mediumKind],
+    }) // prettier-ignore
+  }
+  const [water] = await tx.q<{ id: string }>(`select id from material where studio_id = $1 and kind = 'water' and name = 'Distilled water'`, [tx.studioId])
+  ids.set('Distilled water', water!.id)
+  return ids
+}
+
+async function containers(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<void> {
+  const sizes = new Map([...PAINTS.map((p) => [p[2], [p[9], p[10]]] as const), ...MEDIUMS.map((m) => [m[2], [m[4], m[5]]] as const)])
+  for (const [name, count, daysAgo] of CONTAINERS)
+    for (let i = 0; i < count; i++) {
+      const [ml, price] = sizes.get(name)!
+      await buyContainer(by(), {
+        requestId: uuidv7(), materialId: ids.get(name)!, lotId: uuidv7(), vesselId: uuidv7(), label: `container ${i + 1}`,
+        sizeUl: ml! * 1000, priceMinor: i === 0 ? price! : Math.round(price! * 0.8), at: at(daysAgo - 15 * i),
+      }) // prettier-ignore
+    }
+}
+
+async function rack(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<Map<string, string>> {
+  const bottles = new Map<string, string>()
+  for (const b of BOTTLES) bottles.set(b.label, await mix(by(), ids, b, at))
+  return bottles
+}
+
+async function mix(tx: Tx, ids: Map<string, string>, b: DemoBottle, at: (d: number) => Date): Promise<string> {
+  const [paintParts, mediumParts, waterParts] = b.ratio
+  const sum = b.mediums.reduce((s, [, parts]) => s + parts, 0)
+  const named = ([name, parts]: readonly [string, number]) => ({ materialId: ids.get(name)!, name, parts })
+  const recipe = {
+    paintParts,
+    paints: b.formula.map(named),
+    mediums: b.mediums.map(([name, parts]) => named([name, (parts / sum) * mediumParts])),
+    water: waterParts ? named(['Distilled water', waterParts]) : null,
+  }
+  const list = ingredients({ ...recipe, water: recipe.water ?? undefined })
+  const amounts = amountsForTotal(list, b.ml * 1000)
+  const vesselId = uuidv7()
+  await mixBottle(tx, {
+    requestId: uuidv7(), vesselId, label: b.label, role: b.role ?? 'pour', recipe, poured: list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
+    capacityUl: b.holds * 1000, tareMg: 20_000 + b.holds * 45, restHours: b.restHours ?? 12, untrackedForRest: true, notes: b.notes ?? '', at: at(b.daysAgo),
+  }) // prettier-ignore
+  return vesselId
+}
+
+async function pours(by: () => Tx, bottles: Map<string, string>, at: (d: number) => Date): Promise<void> {
+  for (const p of POURS) {
+    const tx = by()
+    const planId = uuidv7()
+    await savePlan(tx, {
+      id: planId, title: p.title, technique: p.technique, surface: surface(p), surfaceCostMinor: p.price, notes: '',
+      coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
+      cup: p.cup.map(([label, parts]) => ({ vesselId: bottles.get(label)!, parts })),
+      apart: (p.apart ?? []).map(([use, label, ml]) => ({ use, vesselId: bottles.get(label)!, ul: ml * 1000 })),
+    }) // prettier-ignore
+    if (p.result) await finish(tx, planId, p.result, at)
+  }
+}
+
+function surface({ surface: s }: DemoPour) {
+  const round = 'round' in s
+  return {
+    shape: round ? ('round' as const) : ('rectangle' as const),
+    lengthMm: round ? 0 : s.cm[0] * 10,
+    widthMm: round ? 0 : s.cm[1] * 10,
+    diameterMm: round ? s.round * 10 : 0,
+    edgeMm: s.edge * 10,
+    count: s.count ?? 1,
+  }
+}
+
+async function finish(tx: Tx, planId: string, result: NonNullable<DemoPour['result']>, at: (d: number) => Date): Promise<void> {
+  const plan = await findPlan(tx, planId)
+  const pieceId = uuidv7()
+  const takes = plan.parts.map((p) => ({ vesselId: p.vesselId, ul: p.ul }))
+  await pourPlan(tx, { requestId: uuidv7(), planId, pieceId, vesselId: uuidv7(), takes }, at(result.daysAgo))
+  await notePiece(tx, {
+    id: pieceId, revision: 1, title: plan.title, dryingNotes: result.notes, rating: result.rating, faults: [...(result.faults ?? [])], fate: result.fate ?? 'drying',
+  }) // prettier-ignore
+  const colours = plan.parts.map((p) => ({ hex: p.hex ?? '#dddddd', amount: p.ul }))
+  const ratio = plan.surface.shape === 'round' ? 1 : plan.surface.lengthMm / plan.surface.widthMm
+  for (const state of result.photos ?? []) {
+    const svg = renderToStaticMarkup(createElement(PouredPicture, { colours, seed: plan.title, ratio, label: '' }))
+    // A stand-in for a photo: wet is brighter, dry is a little darker.
+    const picture = await sharp(Buffer.from(svg.replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" ')), { density: 180 })
+      .flatten({ background: '#ffffff' })
+      .modulate(state === 'wet' ? { brightness: 1.12, saturation: 1.1 } : { brightness: 0.95 })
+      .png()
+      .toBuffer()
+    const { image, width, height } = await takePhoto(picture)
+    await tx.q(
+      'insert into piece_photo (studio_id, id, piece_id, state, width, height, image, taken_at) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+      [tx.studioId, uuidv7(), pieceId, state, width, height, image, at(result.daysAgo - (state === 'wet' ? 0 : 3))],
+    )
+  }
+}
+
+/** What happens to bottles besides pours: one is emptied, one lumped, one lost water, some went to tests. */
+async function later(by: () => Tx, bottles: Map<string, string>, at: (d: number) => Date): Promise<void> {
+  const take = (label: string, ml: number, note: string, daysAgo: number) =>
+    takeOut(by(), { requestId: uuidv7(), vesselId: bottles.get(label)!, ul: ml * 1000, note, at: at(daysAgo) })
+  await take('Rowan', 106, 'given to Runa for tiles', 6)
+  await take('Wisteria', 60, 'test cards', 5)
+  await take('Marigold', 100, 'paper swatches', 4)
+  await discard(by(), { requestId: uuidv7(), vesselId: bottles.get('Poppy')!, note: 'lumps, smells', at: at(5) })
+  const id = bottles.get('Night teal')!
+  const tx = by()
+  const [held] = await tx.q<{ mg: number; tare: number }>(
+    `select round(sum(c.ul * m.density_g_per_ml))::bigint as mg, min(b.tare_mg) as tare
+     from vessel_content c join bottle b on b.studio_id = c.studio_id and b.vessel_id = c.vessel_id
+     join lot l on l.studio_id = c.studio_id and l.id = c.lot_id join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     where c.studio_id = $1 and c.vessel_id = $2`,
+    [tx.studioId, id],
+  )
+  await weighInBottle(tx, { requestId: uuidv7(), vesselId: id, grossMg: held!.mg + held!.tare - 4_000, tareMg: held!.tare, at: at(2) })
+}

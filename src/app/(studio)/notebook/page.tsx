@@ -1,0 +1,17 @@
+import type { Metadata } from 'next'
+import { journal } from '@/db/journal'
+import { studioFacts } from '@/db/studio'
+import { inStudio } from '@/session/current'
+import { Notebook } from '@/stations/notebook/Notebook'
+import { pouredByMonth } from '@/stations/notebook/queries'
+
+export const metadata: Metadata = { title: 'Notebook' }
+
+export default async function NotebookPage() {
+  const props = await inStudio(async (tx) => ({
+    entries: await journal(tx, null, 60),
+    months: await pouredByMonth(tx),
+    studio: await studioFacts(tx),
+  }))
+  return <Notebook {...props} />
+}

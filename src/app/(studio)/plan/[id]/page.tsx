@@ -1,0 +1,22 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { findPlan } from '@/db/plans'
+import { studioFacts } from '@/db/studio'
+import { isId } from '@/db/withStudio'
+import { inStudio } from '@/session/current'
+import { PlanEditor } from '@/stations/plan/PlanEditor'
+import { pricedBottles } from '@/stations/plan/queries'
+import { orNotFound } from '@/ui/orNotFound'
+
+export const metadata: Metadata = { title: 'Plan' }
+
+export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const { plan, bottles, studio } = await inStudio(async (tx) => ({
+    plan: await findPlan(tx, id),
+    bottles: await pricedBottles(tx),
+    studio: await studioFacts(tx),
+  })).catch(orNotFound)
+  return <PlanEditor key={plan.id} plan={plan} bottles={bottles} chosen={[]} units={studio.units} currency={studio.currency} />
+}

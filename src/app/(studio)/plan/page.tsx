@@ -1,0 +1,12 @@
+import type { Metadata } from 'next'
+import { listPlans } from '@/db/plans'
+import { studioFacts } from '@/db/studio'
+import { inStudio } from '@/session/current'
+import { PlanList } from '@/ui/PlanList'
+
+export const metadata: Metadata = { title: 'Plan' }
+
+export default async function Plans() {
+  const { plans, zone } = await inStudio(async (tx) => ({ plans: await listPlans(tx), zone: (await studioFacts(tx)).zone }))
+  return <PlanList plans={plans} zone={zone} to="plan" />
+}

@@ -1,0 +1,23 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { findBottle } from '@/db/bottles'
+import { findPlan } from '@/db/plans'
+import { studioFacts } from '@/db/studio'
+import { isId } from '@/db/withStudio'
+import { inStudio } from '@/session/current'
+import { PourSheet } from '@/stations/pour/PourSheet'
+import { orNotFound } from '@/ui/orNotFound'
+
+export const metadata: Metadata = { title: 'Pour' }
+
+export default async function PourPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const { plan, bottles, studio } = await inStudio(async (tx) => {
+    const plan = await findPlan(tx, id)
+    const bottles = []
+    for (const vesselId of new Set(plan.parts.map((p) => p.vesselId))) bottles.push(await findBottle(tx, vesselId))
+    return { plan, bottles, studio: await studioFacts(tx) }
+  }).catch(orNotFound)
+  return <PourSheet plan={plan} bottles={bottles} units={studio.units} now={new Date().toISOString()} />
+}

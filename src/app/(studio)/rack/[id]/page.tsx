@@ -1,0 +1,23 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { findBottle, portionsOf } from '@/db/bottles'
+import { journal } from '@/db/journal'
+import { studioFacts } from '@/db/studio'
+import { isId } from '@/db/withStudio'
+import { inStudio } from '@/session/current'
+import { BottleSheet } from '@/stations/rack/BottleSheet'
+import { orNotFound } from '@/ui/orNotFound'
+
+export const metadata: Metadata = { title: 'Bottle' }
+
+export default async function BottlePage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const props = await inStudio(async (tx) => ({
+    bottle: await findBottle(tx, id),
+    portions: await portionsOf(tx, [id]),
+    entries: await journal(tx, id),
+    studio: await studioFacts(tx),
+  })).catch(orNotFound)
+  return <BottleSheet {...props} now={new Date()} />
+}

@@ -1,0 +1,12 @@
+import type { Metadata } from 'next'
+import { studioFacts } from '@/db/studio'
+import { inStudio } from '@/session/current'
+import { listPieces } from '@/stations/wall/queries'
+import { Wall } from '@/stations/wall/Wall'
+
+export const metadata: Metadata = { title: 'Wall' }
+
+export default async function WallPage() {
+  const { pieces, zone } = await inStudio(async (tx) => ({ pieces: await listPieces(tx), zone: (await studioFacts(tx)).zone }))
+  return <Wall pieces={pieces} zone={zone} />
+}

@@ -1,0 +1,27 @@
+import '@fontsource-variable/atkinson-hyperlegible-next'
+import './globals.css'
+import { AntdRegistry } from '@ant-design/nextjs-registry'
+import type { Metadata } from 'next'
+import type { ReactNode } from 'react'
+import { Providers } from '@/ui/Providers'
+import { SheenDefs } from '@/ui/SheenDefs'
+
+export const metadata: Metadata = {
+  title: { default: 'Fika', template: '%s · Fika' },
+  description: 'Paints, bottles, pours and results of a fluid acrylic pour studio.',
+}
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <body>
+        <AntdRegistry>
+          <Providers>
+            <SheenDefs />
+            {children}
+          </Providers>
+        </AntdRegistry>
+      </body>
+    </html>
+  )
+}

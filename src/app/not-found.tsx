@@ -1,0 +1,16 @@
+import Link from 'next/link'
+import { EmptyState } from '@/ui/Notice'
+
+export default function NotFound() {
+  return (
+    <main>
+      <EmptyState title="Not here">
+        There is nothing at this address in your studio. It may have been removed, or the link is not complete.
+        <br />
+        <Link className="go" href="/rack">
+          To the rack
+        </Link>
+      </EmptyState>
+    </main>
+  )
+}

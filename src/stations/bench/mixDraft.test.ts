@@ -1,0 +1,70 @@
+import type { Material } from '@/db/catalogue'
+import { viewOf, type Draft } from './mixDraft'
+
+const material = (id: string, more: Partial<Material>): Material => ({
+  id,
+  kind: 'paint',
+  name: id,
+  maker: '',
+  body: 'soft',
+  sheen: 'satin',
+  hex: '#1f6f8b',
+  strength: 'normal',
+  pigments: [],
+  densityGPerMl: 1.2,
+  solids: 0.38,
+  waterShare: 0,
+  priceMinor: 990,
+  containerUl: 60_000,
+  onHandUl: null,
+  avoid: [],
+  ...more,
+})
+const materials = new Map(
+  [
+    material('teal', {}),
+    material('white', { hex: '#f6f4ee', body: 'craft', onHandUl: 20_000 }),
+    material('flow', { kind: 'medium', body: null, hex: null, strength: null, solids: 0.3, priceMinor: 1800, containerUl: 1_000_000 }),
+    material('water', { kind: 'water', body: null, hex: null, solids: 0, waterShare: 1, priceMinor: 0, containerUl: 1_000_000, densityGPerMl: 0.998 }),
+  ].map((m) => [m.id, m]),
+)
+const draft: Draft = {
+  paints: [{ id: 'teal', parts: '1' }],
+  mediums: [{ id: 'flow', parts: '1' }],
+  ratio: '',
+  waterId: 'water',
+  waterParts: '',
+  total: '300 ml',
+  poured: {},
+}
+const view = (change: Partial<Draft>) => viewOf({ ...draft, ...change }, materials, 'metric', 'paint-30')
+
+describe('the bench from what is typed', () => {
+  it('takes the house ratio of the body there is most of', () => {
+    expect(view({}).lines.map((l) => l.targetUl)).toEqual([100_000, 200_000])
+    const craft = view({ paints: [{ id: 'teal', parts: '1' }, { id: 'white', parts: '3' }] })
+    expect(craft.houseRatio).toBe('1 : 1')
+    expect(craft.lines.map((l) => l.targetUl)).toEqual([37_500, 112_500, 150_000])
+    expect(craft.short).toEqual([{ material: materials.get('white'), lackUl: 92_500 }])
+  })
+  it('rescales what is left after an overshoot read off the scale', () => {
+    // 132 g at 1.2 g/ml = 110 ml of 100.
+    const v = view({ poured: { teal: '132 g' } })
+    expect(v.lines.map((l) => l.targetUl)).toEqual([110_000, 220_000])
+    expect(v.extraUl).toBe(30_000)
+    // 110 ml × 9.90 / 60 ml + 220 ml × 18.00 / 1 l = 18.15 + 3.96.
+    expect(v.cost.minor).toBeCloseTo(2211, 9)
+  })
+  it('judges the water in it and shows the mixed colour', () => {
+    const v = view({ waterParts: '1/2' })
+    expect(v.lines.map((l) => l.targetUl)).toEqual([85_714, 171_429, 42_857])
+    expect(v.water).toMatchObject({ school: 'binder', within: true })
+    expect(v.hex).toBe('#1f6f8b')
+  })
+  it('says what it cannot read, and keeps the rest', () => {
+    expect(view({ total: 'a jug' }).problems[0]).toMatch('“a jug” is not an amount')
+    expect(view({ ratio: '3' }).problems[0]).toMatch('has one part only')
+    expect(view({ paints: [{ id: 'teal', parts: 'x' }] }).problems[0]).toMatch('“x” is not a number of parts')
+    expect(view({ paints: [], mediums: [] }).recipe).toBeUndefined()
+  })
+})

@@ -1,0 +1,150 @@
+import { mixToHex } from '@/core/colour/mixColour'
+import { opticsFromHex } from '@/core/colour/paintOptics'
+import type { Optics } from '@/core/colour/kubelkaMunk'
+import { FikaError } from '@/core/errors'
+import { amountsForTotal, ingredients, rescale, type Ingredient, type Recipe } from '@/core/mix/recipe'
+import { RATIO_BY_BODY } from '@/core/mix/schools'
+import { judgeWater, type WaterSchool, type WaterVerdict } from '@/core/mix/waterLimit'
+import { costOf, type Cost } from '@/core/purchase/cost'
+import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
+import { parseNumber } from '@/core/quantity/number'
+import { parseRatio } from '@/core/quantity/ratio'
+import type { Material } from '@/db/catalogue'
+
+/** What stands on the bench, as typed. */
+export interface Draft {
+  readonly paints: readonly { id: string; parts: string }[]
+  readonly mediums: readonly { id: string; parts: string }[]
+  /** medium : paint, or '' for the house ratio by body. */
+  readonly ratio: string
+  readonly waterId: string
+  readonly waterParts: string
+  readonly total: string
+  /** What was really poured, by material id. */
+  readonly poured: Readonly<Record<string, string>>
+}
+
+export interface MixLine extends Ingredient {
+  readonly material: Material
+  readonly plannedUl: number
+  readonly targetUl: number
+  readonly pouredUl: number | undefined
+}
+
+export interface MixView {
+  readonly recipe: Recipe | undefined
+  readonly houseRatio: string
+  readonly lines: readonly MixLine[]
+  readonly totalUl: number
+  readonly extraUl: number
+  readonly hex: string | undefined
+  readonly water: WaterVerdict | undefined
+  readonly cost: Cost
+  /** Sentences about what was typed and cannot be read. */
+  readonly problems: readonly string[]
+  /** Materials whose counted containers hold less than is wanted. */
+  readonly short: readonly { material: Material; lackUl: number }[]
+}
+
+const cache = new Map<string, Optics>()
+/** Optics of a paint; reconstructing a reflectance takes about a millisecond, so it is done once. */
+function optics(m: Material): Optics {
+  const key = `${m.hex}/${m.strength}`
+  const known = cache.get(key) ?? opticsFromHex(m.hex!, m.strength!)
+  cache.set(key, known)
+  return known
+}
+
+const sayer = (problems: string[]) => {
+  return <T>(work: () => T, otherwise: T): T => {
+    try {
+      return work()
+    } catch (error) {
+      if (!(error instanceof FikaError)) throw error
+      problems.push(error.message)
+      return otherwise
+    }
+  }
+}
+
+/** The house ratio for a formula: by the body of the paint there is most of. */
+export function houseRatio(paints: readonly { material: Material; parts: number }[]): string {
+  const most = [...paints].sort((a, b) => b.parts - a.parts)[0]
+  const { medium, paint } = RATIO_BY_BODY[most?.material.body ?? 'soft']
+  return `${medium} : ${paint}`
+}
+
+/** Works out the whole bench from what is typed. Pure: the same draft gives the same view. */
+export function viewOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: UnitSystem, school: WaterSchool): MixView {
+  const problems: string[] = []
+  const attempt = sayer(problems)
+  const partsOf = (rows: readonly { id: string; parts: string }[]) =>
+    rows.flatMap(({ id, parts }) => {
+      const material = materials.get(id)
+      if (!material) return []
+      const value = parts.trim() === '' ? 0 : parseNumber(parts)
+      if (value === undefined) problems.push(`“${parts}” is not a number of parts. Type it like 2 or 1/2.`)
+      return [{ material, materialId: id, parts: value ?? 0 }]
+    })
+  const paints = partsOf(draft.paints)
+  const mediums = partsOf(draft.mediums)
+  const house = houseRatio(paints)
+  const [mediumParts = 0, paintParts = 1] = attempt(() => parseRatio(draft.ratio.trim() || house), [0, 1])
+  const mediumSum = mediums.reduce((s, m) => s + m.parts, 0)
+  const water = materials.get(draft.waterId)
+  const waterParts = partsOf(water ? [{ id: draft.waterId, parts: draft.waterParts }] : [])[0]?.parts ?? 0
+
+  const recipe: Recipe = {
+    paints: paints.map(({ materialId, parts }) => ({ materialId, parts })),
+    paintParts: paints.length ? paintParts : 0,
+    mediums: mediumSum > 0 ? mediums.map((m) => ({ materialId: m.materialId, parts: (m.parts / mediumSum) * mediumParts })) : [],
+    water: water && waterParts > 0 ? { materialId: water.id, parts: waterParts } : undefined,
+  }
+  const nothing: MixView = { recipe: undefined, houseRatio: house, lines: [], totalUl: 0, extraUl: 0, hex: hexOf(paints), water: undefined, cost: costOf([]), problems, short: [] }
+  if (paints.length === 0 && mediums.length === 0) return nothing
+  const list = attempt(() => ingredients(recipe), [])
+  const plannedTotal = attempt(() => parsePouredUl(draft.total.trim() || '0', 1, units), 0)
+  if (list.length === 0 || plannedTotal <= 0) return nothing
+
+  const planned = amountsForTotal(list, plannedTotal)
+  const poured = list.map(({ materialId }) => {
+    const text = draft.poured[materialId]?.trim()
+    return text ? attempt(() => parsePouredUl(text, materials.get(materialId)!.densityGPerMl, units), undefined) : undefined
+  })
+  const { targetsUl, totalUl, extraUl } = rescale(list, planned, poured)
+  const lines = list.map((ingredient, i): MixLine => ({
+    ...ingredient,
+    material: materials.get(ingredient.materialId)!,
+    plannedUl: planned[i]!,
+    targetUl: targetsUl[i]!,
+    pouredUl: poured[i],
+  }))
+  return {
+    recipe,
+    houseRatio: house,
+    lines,
+    totalUl,
+    extraUl,
+    hex: hexOf(paints),
+    water: judgeWater(
+      lines.map((l) => ({ kind: l.kind, ul: l.targetUl, waterShare: l.material.waterShare, solids: l.material.solids })),
+      { school },
+    ),
+    cost: costOf(lines.map((l) => ({ ul: l.targetUl, priceMinor: l.material.priceMinor, sizeUl: l.material.containerUl }))),
+    problems,
+    short: lines.flatMap((l) => {
+      const lackUl = l.targetUl - (l.material.onHandUl ?? Infinity)
+      return lackUl > 0 ? [{ material: l.material, lackUl }] : []
+    }),
+  }
+}
+
+function hexOf(paints: readonly { material: Material; parts: number }[]): string | undefined {
+  const seen = paints.filter((p) => p.material.hex && p.parts > 0)
+  return seen.length
+    ? mixToHex(
+        seen.map((p) => optics(p.material)),
+        seen.map((p) => p.parts),
+      )
+    : undefined
+}

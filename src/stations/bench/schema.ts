@@ -1,0 +1,38 @@
+import { array, boolean, number, object, string, type InferType } from 'yup'
+import { ROLES } from '@/core/paint/properties'
+
+const id = string().uuid('That link is not one of Fika’s. Go back and choose again.')
+const parts = number().typeError('Type parts as a number, like 2 or 0.5.').min(0, 'Parts cannot be below zero.').max(10_000).required()
+const share = object({ materialId: id.required(), parts })
+
+export const bookSchema = object({
+  requestId: id.required(),
+  vesselId: id.required(),
+  into: string()
+    .oneOf(['new', 'top-up'] as const)
+    .required(),
+  label: string().trim().max(120, 'The name is longer than 120 characters. Shorten it.').default(''),
+  role: string()
+    .oneOf([...ROLES], 'Choose a role.')
+    .required('Choose a role.'),
+  paints: array(share).max(12, 'Twelve paints are the most one mix can have here.').required(),
+  paintParts: parts,
+  mediums: array(share).max(3, 'At most three mediums: beyond that each one’s effect is lost.').required(),
+  water: share.nullable().default(null),
+  poured: array(
+    object({
+      materialId: id.required(),
+      ul: number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.').required(),
+    }),
+  ).required(),
+  capacityUl: number().integer().min(1).max(3e9).nullable().default(null),
+  tareMg: number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').nullable().default(null),
+  restHours: number()
+    .typeError('Type the rest in hours, like 12.')
+    .min(0, 'Rest cannot be below zero hours.')
+    .max(24 * 14, 'Two weeks of rest are the most. Type hours.')
+    .required('Type the rest in hours, like 12.'),
+  untrackedForRest: boolean().default(false),
+  notes: string().max(4000).default(''),
+})
+export type BookInput = InferType<typeof bookSchema>

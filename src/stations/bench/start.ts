@@ -1,0 +1,54 @@
+import type { Role } from '@/core/paint/properties'
+import { parseNumber } from '@/core/quantity/number'
+import { formatRatio } from '@/core/quantity/ratio'
+import type { BottleFull } from '@/db/bottles'
+import type { Material } from '@/db/catalogue'
+import type { BenchStart } from './Bench'
+
+const round = (n: number) => String(Math.round(n * 1000) / 1000)
+
+/**
+ * What lies on the bench when it is opened: a bottle's recipe to mix again (`like`), the tray's paints, or nothing.
+ * Totals are in µl; undefined is the usual start.
+ */
+export function benchStart(materials: readonly Material[], from: { like?: BottleFull | undefined; paints: readonly string[]; parts: readonly string[]; totalUl?: number | undefined; us: boolean }): BenchStart {
+  const water = materials.find((m) => m.kind === 'water')
+  const medium = materials.find((m) => m.kind === 'medium')
+  const total = from.totalUl ? `${round(from.totalUl / 1000)} ml` : from.us ? '8 fl oz' : '240 ml'
+  const { like } = from
+  if (like) {
+    const { recipe } = like
+    const mediumParts = recipe.mediums.reduce((s, m) => s + m.parts, 0)
+    return {
+      draft: {
+        paints: recipe.paints.map((p) => ({ id: p.materialId, parts: round(p.parts) })),
+        mediums: recipe.mediums.map((m) => ({ id: m.materialId, parts: round(m.parts) })),
+        ratio: recipe.paints.length ? formatRatio([mediumParts, recipe.paintParts]) : '',
+        waterId: recipe.water?.materialId ?? water?.id ?? '',
+        waterParts: recipe.water ? round(recipe.water.parts) : '',
+        total,
+        poured: {},
+      },
+      label: like.label,
+      role: like.role as Role,
+      topUp: { id: like.id, label: like.label },
+    }
+  }
+  const chosen = from.paints.flatMap((id, i) => {
+    const material = materials.find((m) => m.id === id)
+    return material ? [{ ...material, parts: parseNumber(from.parts[i] ?? '') ?? 1 }] : []
+  })
+  return {
+    draft: {
+      paints: chosen.map((m) => ({ id: m.id, parts: round(m.parts) })),
+      mediums: medium ? [{ id: medium.id, parts: '1' }] : [],
+      ratio: '',
+      waterId: water?.id ?? '',
+      waterParts: '',
+      total,
+      poured: {},
+    },
+    label: chosen.length === 1 ? chosen[0]!.name : '',
+    role: 'pour',
+  }
+}

@@ -1,0 +1,63 @@
+'use client'
+
+import { Button, Form, Input, Select } from 'antd'
+import { useRouter } from 'next/navigation'
+import { RATIO_BY_BODY } from '@/core/mix/schools'
+import { WATER_SCHOOLS, type WaterSchool } from '@/core/mix/waterLimit'
+import { BODIES, BODY_WORDS } from '@/core/paint/properties'
+import type { StudioFacts } from '@/db/studio'
+import { Notice } from '@/ui/Notice'
+import { useSend } from '@/ui/useSend'
+import { saveRulesAction } from './actions'
+
+/** The studio's house rules, and where the start values come from. */
+export function HouseRules({ studio }: { studio: StudioFacts }) {
+  const { send, pending, refusal } = useSend<null>()
+  const router = useRouter()
+  return (
+    <section className="panel" aria-label="House rules">
+      <h2>House rules</h2>
+      <Form layout="vertical" initialValues={studio} requiredMark={false} onFinish={(f: unknown) => send(() => saveRulesAction(f), () => router.refresh(), 'Saved')}>
+        <Form.Item name="name" label="Name of the studio">
+          <Input maxLength={120} />
+        </Form.Item>
+        <div className="two" style={{ gap: '0 14px' }}>
+          <Form.Item name="units" label="A bare number means">
+            <Select
+              options={[
+                { value: 'metric', label: 'ml, g, cm' },
+                { value: 'us', label: 'fl oz, oz, in' },
+              ]}
+            />
+          </Form.Item>
+          <Form.Item name="currency" label="Currency">
+            <Input maxLength={3} />
+          </Form.Item>
+        </div>
+        <Form.Item name="waterSchool" label="How much water is too much">
+          <Select options={(Object.keys(WATER_SCHOOLS) as WaterSchool[]).map((k) => ({ value: k, label: WATER_SCHOOLS[k].name }))} />
+        </Form.Item>
+        {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+        <Button htmlType="submit" loading={pending}>
+          Save
+        </Button>
+      </Form>
+      <h3 style={{ marginTop: 20 }}>Start ratios, medium : paint</h3>
+      <table className="sheet">
+        <tbody>
+          {BODIES.map((b) => (
+            <tr key={b}>
+              <td>{BODY_WORDS[b]}</td>
+              <td className="num">
+                {RATIO_BY_BODY[b].medium} : {RATIO_BY_BODY[b].paint}
+              </td>
+              <td className="muted" style={{ fontSize: '0.86rem' }}>
+                {RATIO_BY_BODY[b].source}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}

@@ -1,0 +1,36 @@
+import type { JournalEntry } from '@/db/journal'
+import type { StudioFacts } from '@/db/studio'
+import { undoAction } from '@/session/undo'
+import { JournalTable } from '@/ui/JournalTable'
+import { EmptyState } from '@/ui/Notice'
+import { HouseRules } from './HouseRules'
+import { PouredByMonth } from './PouredByMonth'
+import type { MonthPoured } from './queries'
+
+/** The notebook: how much is poured, what moved, and the house rules. */
+export function Notebook({ entries, months, studio }: { entries: JournalEntry[]; months: MonthPoured[]; studio: StudioFacts }) {
+  return (
+    <>
+      <div className="head">
+        <h1>
+          Notebook<span className="sub">what moved, and by which rules</span>
+        </h1>
+      </div>
+      <div className="wide-left">
+        <div className="grid">
+          {months.length ? (
+            <section className="panel">
+              <h2>How much is poured and how much thrown away, month by month?</h2>
+              <PouredByMonth months={months} />
+            </section>
+          ) : null}
+          <section className="panel">
+            <h2>Journal</h2>
+            {entries.length ? <JournalTable entries={entries} zone={studio.zone} undo={undoAction} signed={false} /> : <EmptyState title="Nothing has moved yet">Book a container or a mix, and it is written here.</EmptyState>}
+          </section>
+        </div>
+        <HouseRules studio={studio} />
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,24 @@
+import type { Tx } from '@/db/withStudio'
+
+export interface MonthPoured {
+  /** `2026-11` in the studio's zone. */
+  readonly month: string
+  readonly pouredUl: number
+  readonly wastedUl: number
+}
+
+/** Poured and thrown away in each of the last twelve months that saw either, oldest first; undone ones left out. */
+export function pouredByMonth(tx: Tx): Promise<MonthPoured[]> {
+  return tx.q<MonthPoured>(
+    `select to_char(m.at at time zone s.time_zone, 'YYYY-MM') as month,
+       coalesce(sum(l.ul) filter (where m.kind = 'pour'), 0)::bigint as "pouredUl",
+       coalesce(sum(l.ul) filter (where m.kind = 'discard'), 0)::bigint as "wastedUl"
+     from movement m
+     join studio s on s.studio_id = m.studio_id
+     join movement_line l on l.studio_id = m.studio_id and l.movement_id = m.id
+     where m.studio_id = $1 and m.kind in ('pour', 'discard') and m.at > now() - interval '1 year'
+       and not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)
+     group by 1 order by 1`,
+    [tx.studioId],
+  )
+}

@@ -1,0 +1,136 @@
+'use client'
+
+import { Checkbox, Input } from 'antd'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { technique } from '@/core/consistency/techniques'
+import { formatFlOz, formatMl } from '@/core/quantity/format'
+import type { UnitSystem } from '@/core/quantity/parse'
+import { bottleState, STATE_WORDS } from '@/core/vessel/bottleState'
+import type { Bottle } from '@/db/bottles'
+import type { PlanWithParts } from '@/db/plans'
+import { Chip } from '@/ui/Drawdown'
+import { Notice } from '@/ui/Notice'
+import { readVolume } from '@/ui/QuantityInput'
+import { useSend } from '@/ui/useSend'
+import { pourAction } from './actions'
+
+const BEFORE = [
+  'Surface level, pins under, back taped',
+  'Gloves on, sheet on the table, air moving',
+  'Every bottle shaken or stirred, and its ribbon checked',
+] as const
+
+/** The card for the day: check the bottles off, set what really went in, book it with one tap. */
+export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; bottles: Bottle[]; units: UnitSystem; now: string }) {
+  const [ids] = useState(() => ({ pieceId: uuidv7(), vesselId: uuidv7() }))
+  const [amounts, setAmounts] = useState(() => plan.parts.map((p) => `${p.ul / 1000} ml`))
+  const [checked, setChecked] = useState<ReadonlySet<number>>(new Set())
+  const { send, pending, refusal } = useSend<{ pieceId: string }>()
+  const router = useRouter()
+  const byId = new Map(bottles.map((b) => [b.id, b]))
+  const reads = amounts.map((a) => readVolume(a, units))
+  const total = reads.reduce((s, r) => s + (r.ul ?? 0), 0)
+  const unreadable = reads.find((r) => r.error)?.error
+  const wanted = technique(plan.technique).levelTimeS
+  const book = () =>
+    send(
+      (requestId) =>
+        pourAction({
+          requestId,
+          planId: plan.id,
+          ...ids,
+          takes: plan.parts.map((p, i) => ({ vesselId: p.vesselId, ul: reads[i]?.ul ?? 0 })),
+        }),
+      ({ pieceId }) => router.push(`/wall/${pieceId}`),
+      'Poured and booked',
+    )
+  const toggle = (i: number) => setChecked((c) => new Set(c.has(i) ? [...c].filter((x) => x !== i) : [...c, i]))
+  return (
+    <>
+      <div className="head">
+        <h1>
+          {plan.title}
+          <span className="sub">{technique(plan.technique).name}</span>
+        </h1>
+        <Link className="go second" href={`/plan/${plan.id}`}>
+          Change the plan
+        </Link>
+      </div>
+      <div className="wide-left">
+        <section className="panel" aria-label="Bottles">
+          <table className="sheet" style={{ fontSize: '1.1rem' }}>
+            <thead>
+              <tr>
+                <th>Ready</th>
+                <th>Bottle</th>
+                <th>For</th>
+                <th className="num">Holds</th>
+                <th style={{ width: 150 }}>Goes in</th>
+              </tr>
+            </thead>
+            <tbody>
+              {plan.parts.map((p, i) => {
+                const b = byId.get(p.vesselId)
+                const state = b && bottleState({ ul: b.ul, capacityUl: b.capacityUl, mixedAt: new Date(b.mixedAt), restUntil: new Date(b.restUntil) }, new Date(now))
+                return (
+                  <tr key={i} style={{ height: 66 }}>
+                    <td>
+                      <Checkbox checked={checked.has(i)} onChange={() => toggle(i)} aria-label={`${p.label} is ready`} className="big-check" />
+                    </td>
+                    <td>
+                      <span className="chipline">
+                        <Chip hex={p.hex} sheen={p.sheen} size={44} />
+                        <span>
+                          <Link href={`/rack/${p.vesselId}`}>{p.label}</Link>
+                          {state === 'resting' || state === 'check' || state === 'empty' ? <b style={{ display: 'block', fontSize: '0.9rem' }}>{STATE_WORDS[state]}</b> : null}
+                        </span>
+                      </span>
+                    </td>
+                    <td>{p.use}</td>
+                    <td className="num">{formatMl(b?.ul ?? 0)}</td>
+                    <td>
+                      <Input
+                        size="large"
+                        aria-label={`Goes in: ${p.label}, ${p.use}`}
+                        value={amounts[i]!}
+                        {...(reads[i]?.error ? { status: 'error' as const } : {})}
+                        onChange={(e) => setAmounts((a) => a.map((x, k) => (k === i ? e.target.value : x)))}
+                      />
+                    </td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </table>
+          <p className="muted" style={{ marginTop: 12 }}>
+            In all {formatMl(total)} · {formatFlOz(total)}. Write what really goes in; what is booked leaves the bottles by exactly that.
+          </p>
+          {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+          <button type="button" className="go" style={{ minHeight: 64, width: '100%', fontSize: '1.25rem', marginTop: 14 }} disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt)} onClick={book}>
+            {plan.pouredAt ? 'Poured already' : pending ? 'Booking…' : `Book the pour, ${formatMl(total)}`}
+          </button>
+        </section>
+        <div className="grid">
+          <section className="panel">
+            <h2>Before</h2>
+            {BEFORE.map((b) => (
+              <p key={b} style={{ marginBottom: 6 }}>
+                <Checkbox className="big-check">{b}</Checkbox>
+              </p>
+            ))}
+            <p className="muted" style={{ margin: '10px 0 0' }}>
+              The ribbon wants to be level again in {wanted[0]} – {wanted[1]} s. Thicker by now: water by drops, stir, look again.
+            </p>
+          </section>
+          <Notice kind="warning">
+            If you torch: away from alcohol, aerosols, sheeting and just-sprayed work, never left lit, an extinguisher near. Children and pets out.
+            Follow product labels, local codes and licensed practice.
+          </Notice>
+        </div>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,14 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import type { Answer } from '@/core/answer'
+import { perform } from '@/session/perform'
+import { pourSchema } from './schema'
+import { pourPlan } from './write'
+
+/** Books the pour of a plan, with the amounts as they really were. */
+export async function pourAction(input: unknown): Promise<Answer<{ pieceId: string }>> {
+  const result = await perform(pourSchema, input, (tx, good) => pourPlan(tx, good))
+  if (result.ok) revalidatePath('/', 'layout')
+  return result
+}

@@ -1,0 +1,167 @@
+'use client'
+
+import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { FikaError } from '@/core/errors'
+import { ROLES } from '@/core/paint/properties'
+import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
+import type { BottleFull } from '@/db/bottles'
+import { Notice } from '@/ui/Notice'
+import { QuantityInput } from '@/ui/QuantityInput'
+import { useSend } from '@/ui/useSend'
+import { discardAction, editBottleAction, takeOutAction, weighInAction } from './actions'
+
+type Task = 'take' | 'weigh' | 'edit' | 'discard'
+
+/** What can be done to a bottle: take out, weigh in, rename, throw away. Undo stands beside each movement below. */
+export function BottleActions({ bottle, units }: { bottle: BottleFull; units: UnitSystem }) {
+  const [task, setTask] = useState<Task>('take')
+  const [amount, setAmount] = useState('')
+  const [note, setNote] = useState('')
+  const [gross, setGross] = useState('')
+  const [tare, setTare] = useState(bottle.tareMg === null ? '' : `${bottle.tareMg / 1000} g`)
+  const [named, setNamed] = useState<'spilled' | 'residue'>()
+  const [label, setLabel] = useState(bottle.label)
+  const [role, setRole] = useState(bottle.role)
+  const [notes, setNotes] = useState(bottle.notes)
+  const [unreadable, setUnreadable] = useState<string>()
+  const { send, pending, refusal, clear } = useSend<null>()
+  const router = useRouter()
+  const vesselId = bottle.id
+
+  const attempt = (work: () => void) => {
+    setUnreadable(undefined)
+    try {
+      work()
+    } catch (error) {
+      if (!(error instanceof FikaError)) throw error
+      setUnreadable(error.message)
+    }
+  }
+  const done = () => {
+    setAmount('')
+    setNote('')
+    setGross('')
+    setNamed(undefined)
+    router.refresh()
+  }
+  const take = () =>
+    attempt(() => {
+      const ul = parseVolumeUl(amount, units)
+      send((requestId) => takeOutAction({ requestId, vesselId, ul, note }), done, 'Taken out')
+    })
+  const weigh = () =>
+    attempt(() => {
+      const input = { grossMg: parseMassMg(gross, units), tareMg: parseMassMg(tare, units) }
+      send((requestId) => weighInAction({ requestId, vesselId, ...input, named }), done, 'Weighed in')
+    })
+  const explain = refusal?.field === 'named'
+  return (
+    <section className="panel" aria-label="Do">
+      <Segmented
+        block
+        value={task}
+        onChange={(v: Task) => {
+          clear()
+          setUnreadable(undefined)
+          setTask(v)
+        }}
+        options={[
+          { value: 'take', label: 'Take out' },
+          { value: 'weigh', label: 'Weigh in' },
+          { value: 'edit', label: 'Name' },
+          { value: 'discard', label: 'Discard' },
+        ]}
+        style={{ marginBottom: 16 }}
+      />
+      {task === 'take' ? (
+        <>
+          <label className="field">
+            <span>How much</span>
+            <QuantityInput label="How much to take out" value={amount} onChange={setAmount} system={units} size="large" />
+          </label>
+          <label className="field">
+            <span>What for</span>
+            <Input value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} placeholder="test card, gift, …" />
+          </label>
+          <Button type="primary" size="large" onClick={take} loading={pending}>
+            Take out
+          </Button>
+        </>
+      ) : null}
+      {task === 'weigh' ? (
+        <>
+          <div className="two" style={{ gap: '0 14px' }}>
+            <label className="field">
+              <span>Scale shows</span>
+              <Input size="large" value={gross} placeholder="164 g" onChange={(e) => setGross(e.target.value)} />
+            </label>
+            <label className="field">
+              <span>Empty bottle weighs</span>
+              <Input size="large" value={tare} placeholder="28 g" onChange={(e) => setTare(e.target.value)} />
+            </label>
+          </div>
+          <p className="muted">Weigh in grams. A loss is booked as evaporated water first.</p>
+          {explain || named ? (
+            <label className="field">
+              <span>What is missing was</span>
+              <Select
+                aria-label="What is missing was"
+                value={named}
+                placeholder="choose"
+                style={{ width: '100%' }}
+                onChange={(v: 'spilled' | 'residue') => setNamed(v)}
+                options={[
+                  { value: 'spilled', label: 'spilled' },
+                  { value: 'residue', label: 'stuck to the walls' },
+                ]}
+              />
+            </label>
+          ) : null}
+          <Button type="primary" size="large" onClick={weigh} loading={pending}>
+            Weigh in
+          </Button>
+        </>
+      ) : null}
+      {task === 'edit' ? (
+        <>
+          <label className="field">
+            <span>Name</span>
+            <Input value={label} maxLength={120} onChange={(e) => setLabel(e.target.value)} />
+          </label>
+          <label className="field">
+            <span>Role</span>
+            <Select aria-label="Role of the bottle" value={role} style={{ width: '100%' }} onChange={setRole} options={ROLES.map((r) => ({ value: r, label: r }))} />
+          </label>
+          <label className="field">
+            <span>Notes</span>
+            <Input.TextArea rows={3} value={notes} maxLength={4000} onChange={(e) => setNotes(e.target.value)} />
+          </label>
+          <Button type="primary" size="large" loading={pending} onClick={() => send(() => editBottleAction({ vesselId, label, role, notes }), done, 'Saved')}>
+            Save
+          </Button>
+        </>
+      ) : null}
+      {task === 'discard' ? (
+        <>
+          <p>All of it is booked as waste. No paint solids down the drain: let it dry, then bin it by local rules.</p>
+          <label className="field">
+            <span>Why</span>
+            <Input value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} placeholder="lumps, smell, …" />
+          </label>
+          <Popconfirm title="Throw all of it away?" okText="Throw away" cancelText="Keep it" onConfirm={() => send((requestId) => discardAction({ requestId, vesselId, note }), done, 'Thrown away')}>
+            <Button size="large" loading={pending}>
+              Throw away
+            </Button>
+          </Popconfirm>
+        </>
+      ) : null}
+      {unreadable || refusal ? (
+        <div style={{ marginTop: 12 }}>
+          <Notice kind="warning">{unreadable ?? refusal?.message}</Notice>
+        </div>
+      ) : null}
+    </section>
+  )
+}

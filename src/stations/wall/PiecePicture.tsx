@@ -1,0 +1,21 @@
+import { PouredPicture } from '@/ui/PouredPicture'
+import type { Piece } from './queries'
+
+/** The newest dry photo, else the newest wet one, else a drawing of the palette. */
+export function PiecePicture({ piece }: { piece: Piece }) {
+  const photo = piece.photos.findLast((f) => f.state === 'dry') ?? piece.photos.at(-1)
+  if (photo)
+    // The photo is served by the app itself, sized already.
+    // eslint-disable-next-line @next/next/no-img-element
+    return <img src={`/wall/photo/${photo.id}`} width={photo.width} height={photo.height} alt={`${piece.title}, ${photo.state}`} loading="lazy" />
+  const { surface } = piece
+  return (
+    <PouredPicture
+      seed={piece.id}
+      label={`${piece.title}: a drawing of its palette`}
+      ratio={surface.shape === 'round' ? 1 : surface.lengthMm / surface.widthMm}
+      round={surface.shape === 'round'}
+      colours={piece.colours.map((c) => ({ hex: c.hex ?? '#e4e4e4', amount: c.ul }))}
+    />
+  )
+}

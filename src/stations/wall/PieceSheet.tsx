@@ -1,0 +1,186 @@
+'use client'
+
+import { Button, Checkbox, Form, Input, Rate, Select } from 'antd'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useRef, useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { technique } from '@/core/consistency/techniques'
+import { costOf } from '@/core/purchase/cost'
+import { formatVolume } from '@/core/quantity/format'
+import { formatMoney } from '@/core/quantity/money'
+import { formatSize } from '@/core/quantity/size'
+import { FATES, FAULTS } from '@/core/result/faults'
+import type { LotPortion } from '@/db/bottles'
+import type { StudioFacts } from '@/db/studio'
+import { day } from '@/ui/dates'
+import { Chip } from '@/ui/Drawdown'
+import { Notice } from '@/ui/Notice'
+import { TraceTable } from '@/ui/TraceTable'
+import { useSend } from '@/ui/useSend'
+import { addPhotoAction, notePieceAction, removePhotoAction } from './actions'
+import { PiecePicture } from './PiecePicture'
+import type { Piece } from './queries'
+
+interface Fields {
+  title: string
+  dryingNotes: string
+  rating: number
+  faults: string[]
+  fate: string
+}
+
+/** One piece: how it looks, wet beside dry, how it dried, and what went into it down to each bought container. */
+export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions: LotPortion[]; studio: StudioFacts }) {
+  const { send, pending, refusal } = useSend<null>()
+  const router = useRouter()
+  const paint = costOf(portions).minor
+  const size = piece.surface.shape === 'round' ? `${piece.surface.diameterMm / 10} cm round` : formatSize(piece.surface)
+  const save = (f: Fields) =>
+    send(
+      () => notePieceAction({ ...f, rating: f.rating || null, id: piece.id, revision: piece.revision }),
+      () => router.refresh(),
+      'Noted',
+    )
+  return (
+    <>
+      <div className="head">
+        <h1>
+          {piece.title}
+          <span className="sub">{day(piece.pouredAt, studio.zone)}</span>
+        </h1>
+        {piece.fate === 'undone' ? <b>This pour was undone</b> : null}
+        {piece.planId ? (
+          <Link className="go second" href={`/plan/${piece.planId}`}>
+            Its plan
+          </Link>
+        ) : null}
+      </div>
+      <div className="two">
+        <div className="grid">
+          <div className="frame-box panel" style={{ maxWidth: 560 }}>
+            <PiecePicture piece={piece} />
+          </div>
+          <Photos piece={piece} zone={studio.zone} />
+        </div>
+        <section className="panel" aria-label="How it dried">
+          <dl className="facts" style={{ marginBottom: 16 }}>
+            <dt>Technique</dt>
+            <dd>{technique(piece.technique).name}</dd>
+            <dt>Surface</dt>
+            <dd>
+              {size}
+              {piece.surface.count > 1 ? `, ${piece.surface.count} pieces` : ''}
+            </dd>
+            <dt>Poured</dt>
+            <dd data-testid="poured">{formatVolume(portions.reduce((s, p) => s + p.ul, 0))}</dd>
+            <dt>Cost</dt>
+            <dd data-testid="piece-cost">
+              <b>{formatMoney(paint + piece.surfaceCostMinor, studio.currency)}</b> ({formatMoney(paint, studio.currency)} paint, {formatMoney(piece.surfaceCostMinor, studio.currency)} surface)
+            </dd>
+            <dt>Bottles</dt>
+            <dd>
+              {piece.colours.map((c) => (
+                <span key={c.label} className="chipline" style={{ marginBottom: 4 }}>
+                  <Chip hex={c.hex} size={22} />
+                  {c.label} · {formatVolume(c.ul)}
+                </span>
+              ))}
+            </dd>
+          </dl>
+          <Form<Fields> key={piece.revision} layout="vertical" onFinish={save} requiredMark={false} initialValues={{ title: piece.title, dryingNotes: piece.dryingNotes, rating: piece.rating ?? 0, faults: [...piece.faults], fate: piece.fate }}>
+            <Form.Item name="title" label="Title" rules={[{ required: true, message: 'Give the piece a title.' }]}>
+              <Input maxLength={120} />
+            </Form.Item>
+            <Form.Item name="dryingNotes" label="How it dried">
+              <Input.TextArea rows={4} maxLength={8000} placeholder="after an hour, next day, dry: corners, edges, middle, the best spot" />
+            </Form.Item>
+            <div className="two" style={{ gap: '0 16px' }}>
+              <Form.Item name="rating" label="Rating">
+                <Rate character="●" style={{ color: 'var(--ink)', fontSize: 28 }} />
+              </Form.Item>
+              <Form.Item name="fate" label="What becomes of it">
+                <Select options={FATES.map((f) => ({ value: f, label: f }))} disabled={piece.fate === 'undone'} />
+              </Form.Item>
+            </div>
+            <Form.Item name="faults" label="Faults">
+              <Checkbox.Group style={{ display: 'grid', gap: 6 }}>
+                {FAULTS.map((f) => (
+                  <Checkbox key={f.key} value={f.key}>
+                    {f.name} <small className="muted">often: {f.causes}</small>
+                  </Checkbox>
+                ))}
+              </Checkbox.Group>
+            </Form.Item>
+            {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+            <Button type="primary" size="large" htmlType="submit" loading={pending}>
+              Note it
+            </Button>
+          </Form>
+          <p className="muted" style={{ margin: '14px 0 0', fontSize: '0.9rem' }}>
+            Sanding: never a pigmented film without proper respiratory protection. Varnish or resin only once dry and free of silicone. Follow
+            labels, local codes and licensed practice.
+          </p>
+        </section>
+      </div>
+      <section className="panel" style={{ marginTop: 20 }}>
+        <h2>What went into it</h2>
+        <TraceTable portions={portions} currency={studio.currency} zone={studio.zone} />
+      </section>
+    </>
+  )
+}
+
+function Photos({ piece, zone }: { piece: Piece; zone: string }) {
+  const { send, pending, refusal } = useSend<null>()
+  const [state, setState] = useState<'wet' | 'dry'>(piece.photos.length ? 'dry' : 'wet')
+  const input = useRef<HTMLInputElement>(null)
+  const router = useRouter()
+  const upload = (file: File) => {
+    const form = new FormData()
+    form.set('id', uuidv7())
+    form.set('pieceId', piece.id)
+    form.set('state', state)
+    form.set('photo', file)
+    send(
+      () => addPhotoAction(form),
+      () => {
+        if (input.current) input.current.value = ''
+        router.refresh()
+      },
+      'Photo added',
+    )
+  }
+  return (
+    <section className="panel" aria-label="Photos">
+      <h2>Photos, wet beside dry</h2>
+      <div className="two" style={{ gap: 12 }}>
+        {(['wet', 'dry'] as const).map((s) => (
+          <div key={s}>
+            <h3>{s === 'wet' ? 'Wet' : 'Dry'}</h3>
+            {piece.photos.filter((f) => f.state === s).length === 0 ? <p className="muted">none yet</p> : null}
+            {piece.photos
+              .filter((f) => f.state === s)
+              .map((f) => (
+                <figure key={f.id} style={{ margin: '0 0 10px' }}>
+                  {/* eslint-disable-next-line @next/next/no-img-element */}
+                  <img src={`/wall/photo/${f.id}`} alt={`${piece.title}, ${s}`} style={{ width: '100%', display: 'block' }} loading="lazy" />
+                  <figcaption className="muted" style={{ display: 'flex', justifyContent: 'space-between' }}>
+                    {day(f.takenAt, zone)}
+                    <button type="button" className="plain" onClick={() => send(() => removePhotoAction({ id: f.id }), () => router.refresh(), 'Photo removed')}>
+                      Remove
+                    </button>
+                  </figcaption>
+                </figure>
+              ))}
+          </div>
+        ))}
+      </div>
+      <div className="row" style={{ marginTop: 10 }}>
+        <Select aria-label="Wet or dry" value={state} onChange={(v: 'wet' | 'dry') => setState(v)} style={{ width: 100 }} options={[{ value: 'wet', label: 'wet' }, { value: 'dry', label: 'dry' }]} />
+        <input ref={input} type="file" accept="image/jpeg,image/png,image/webp" aria-label="Choose a photo" disabled={pending} onChange={(e) => e.target.files?.[0] && upload(e.target.files[0])} />
+      </div>
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+    </section>
+  )
+}

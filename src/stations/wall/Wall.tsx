@@ -1,0 +1,59 @@
+import Link from 'next/link'
+import { technique } from '@/core/consistency/techniques'
+import { FAULTS } from '@/core/result/faults'
+import { day } from '@/ui/dates'
+import { EmptyState } from '@/ui/Notice'
+import { PiecePicture } from './PiecePicture'
+import type { Piece } from './queries'
+
+/** The wall: the pieces themselves, newest first. */
+export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
+  return (
+    <>
+      <div className="head">
+        <h1>
+          Wall
+          <span className="sub">
+            {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}
+          </span>
+        </h1>
+      </div>
+      {pieces.length === 0 ? (
+        <EmptyState title="Nothing hangs here yet">
+          Book a pour and its piece appears here, to be looked at again once it is dry.
+          <br />
+          <Link className="go" href="/pour">
+            To the plans
+          </Link>
+        </EmptyState>
+      ) : (
+        <ul className="gallery">
+          {pieces.map((p) => (
+            <li key={p.id}>
+              <Link href={`/wall/${p.id}`} prefetch={false}>
+                <div className="frame-box">
+                  <PiecePicture piece={p} />
+                </div>
+                <b style={{ display: 'block', marginTop: 10, fontSize: '1.05rem' }}>{p.title}</b>
+                <span className="muted">
+                  {day(p.pouredAt, zone)} · {technique(p.technique).name}
+                </span>
+                <span style={{ display: 'block' }}>
+                  {p.rating ? (
+                    <span className="stars" aria-label={`${p.rating} of 5`}>
+                      {'●'.repeat(p.rating)}
+                      {'○'.repeat(5 - p.rating)}
+                    </span>
+                  ) : (
+                    <span className="muted">not rated yet</span>
+                  )}{' '}
+                  <span className="muted">{[p.fate, ...p.faults.map((f) => FAULTS.find((x) => x.key === f)?.name.toLowerCase())].join(' · ')}</span>
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,29 @@
+import sharp from 'sharp'
+import { Invalid } from '@/core/errors'
+import { PHOTO } from './schema'
+
+const KINDS = new Set(['jpeg', 'png', 'webp'])
+
+/**
+ * Takes a photo in: its kind is read from its content, never from its name; it is turned upright, made no larger than
+ * the wall needs and encoded anew, so that nothing but the picture is kept (no place, no camera, no payload).
+ * @throws Invalid with a sentence for what is not a photo
+ */
+export async function takePhoto(bytes: Uint8Array): Promise<{ image: Buffer; width: number; height: number }> {
+  if (bytes.byteLength > PHOTO.bytes) throw new Invalid('This photo is larger than 20 MB. Make it smaller, and try again.', 'photo')
+  const refuse = new Invalid('This file is not a JPEG, PNG or WebP photo. Choose another.', 'photo')
+  try {
+    const source = sharp(bytes, { limitInputPixels: PHOTO.pixels, failOn: 'error' })
+    const { format } = await source.metadata()
+    if (!KINDS.has(format)) throw refuse
+    const { data, info } = await source
+      .rotate()
+      .resize({ width: PHOTO.side, height: PHOTO.side, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 86, mozjpeg: true })
+      .toBuffer({ resolveWithObject: true })
+    return { image: data, width: info.width, height: info.height }
+  } catch (error) {
+    if (error instanceof Invalid) throw error
+    throw refuse
+  }
+}

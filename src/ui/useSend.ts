@@ -1,0 +1,36 @@
+'use client'
+
+import { App } from 'antd'
+import { useState, useTransition } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import type { Answer, Refusal } from '@/core/answer'
+
+/**
+ * Sends a server action. A request id is made once per intention and kept until it succeeded, so that a double tap
+ * with a wet glove, or a retry after a lost answer, books once. A refusal is kept to be shown beside what was typed.
+ */
+export function useSend<T>() {
+  const [pending, start] = useTransition()
+  const [refusal, setRefusal] = useState<Refusal>()
+  const [requestId, setRequestId] = useState(() => uuidv7())
+  const { message } = App.useApp()
+  const send = (action: (requestId: string) => Promise<Answer<T>>, done?: (value: T) => void, said?: string) =>
+    start(async () => {
+      setRefusal(undefined)
+      try {
+        const answer = await action(requestId)
+        if (answer.ok) {
+          setRequestId(uuidv7())
+          if (said) void message.success(said)
+          done?.(answer.value)
+        } else {
+          // What was refused was not booked: the next try may carry other amounts.
+          if (answer.code !== 'Unexpected') setRequestId(uuidv7())
+          setRefusal(answer)
+        }
+      } catch {
+        setRefusal({ ok: false, code: 'Unexpected', message: 'Fika did not answer. Nothing is lost: try again in a moment.' })
+      }
+    })
+  return { send, pending, refusal, clear: () => setRefusal(undefined) }
+}
