@@ -26,7 +26,12 @@ export function Cup({ layers, fullUl, height = 320, dark = false, markUl }: { la
             <path d={`M0 ${y}h220`} stroke="#000" strokeOpacity=".25" />
           </g>
         ))}
-        {markUl ? <path d={`M10 ${floor - markUl * scale}h200`} stroke={line} strokeWidth="2.500" strokeDasharray="8 6" /> : null}
+        {markUl ? (
+          <>
+            <path d={`M10 ${floor - markUl * scale}h200`} stroke="#fff" strokeWidth="5" />
+            <path d={`M10 ${floor - markUl * scale}h200`} stroke="#111" strokeWidth="2.5" strokeDasharray="8 6" />
+          </>
+        ) : null}
       </g>
       <path d="M10 10 H210 M14 10 L36 304 H184 L206 10" fill="none" stroke={line} strokeWidth="4" strokeLinejoin="round" strokeLinecap="round" />
     </svg>

@@ -63,7 +63,7 @@ export function Frame({ studio, person, children, signOut }: { studio: { id: str
         <nav aria-label="Stations">
           {STATIONS.map((s, i) => (
             <Link key={s.path} href={s.path} className="station" aria-current={path.startsWith(s.path) ? 'page' : undefined} prefetch={false}>
-              <svg width="24" height="24" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.600" strokeLinejoin="round" aria-hidden="true">
+              <svg width="24" height="24" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.6" strokeLinejoin="round" aria-hidden="true">
                 <path d={s.icon} />
               </svg>
               <span>{s.name}</span>

@@ -44,8 +44,8 @@ export function SheenDefs() {
           <path d="M6 5l.6.8-.6.8-.6-.8zM13 6l.7.9-.7.9-.7-.9z" fill="#000" fillOpacity=".35" />
         </pattern>
         <pattern id="sheen-matte" width="5" height="5" patternUnits="userSpaceOnUse">
-          <circle cx="1.200" cy="1.300" r=".45" fill="#fff" fillOpacity=".16" />
-          <circle cx="3.700" cy="3.800" r=".5" fill="#000" fillOpacity=".1" />
+          <circle cx="1.2" cy="1.3" r=".45" fill="#fff" fillOpacity=".16" />
+          <circle cx="3.7" cy="3.8" r=".5" fill="#000" fillOpacity=".1" />
         </pattern>
       </defs>
     </svg>

@@ -35,7 +35,7 @@ export function SurfacePicture({ surface, colours }: { surface: Surface; colours
         ) : (
           <rect x={e * scale} y={e * scale} width={w * scale} height={h * scale} fill="none" stroke="#1c1c1c" strokeWidth="2" />
         )}
-        <path d={`M0 ${H + 14}v6M0 ${H + 17}H${100 * scale}M${100 * scale} ${H + 14}v6`} stroke="#1c1c1c" strokeWidth="1.500" />
+        <path d={`M0 ${H + 14}v6M0 ${H + 17}H${100 * scale}M${100 * scale} ${H + 14}v6`} stroke="#1c1c1c" strokeWidth="1.5" />
         <text x={100 * scale + 6} y={H + 22} fontSize="13" fill="#1c1c1c">
           10 cm
         </text>

@@ -88,20 +88,11 @@ function RecipePanel({ draft, change, view, materials, units }: { draft: Draft; 
   const waters = materials.filter((m) => m.kind === 'water')
   return (
     <section className="panel" aria-label="Recipe">
-      <div className="head" style={{ marginBottom: 8 }}>
-        <h2 style={{ margin: 0, marginRight: 'auto' }}>Colour formula</h2>
-        {view.hex ? (
-          <span className="chipline">
-            <Chip hex={view.hex} size={44} />
-            <span className="muted">mixed, an estimate</span>
-          </span>
-        ) : null}
-      </div>
-      <Rows rows={draft.paints} options={paints} what="paint" onChange={(rows) => change({ paints: rows })} />
-      <h2 style={{ marginTop: 16 }}>Medium</h2>
-      <Rows rows={draft.mediums} options={mediums} what="medium" most={3} onChange={(rows) => change({ mediums: rows })} />
-      {mediums.length === 0 ? <p className="muted">There is no medium in the drawer yet. Add one under Paints, Mediums.</p> : null}
-      <div className="two" style={{ gap: '0 14px', marginTop: 12 }}>
+      <label className="field" style={{ marginBottom: 4 }}>
+        <span>Total to mix</span>
+        <QuantityInput label="Total to mix" value={draft.total} onChange={(total) => change({ total })} system={units} size="large" />
+      </label>
+      <div className="two" style={{ gap: '0 14px', gridTemplateColumns: '1fr 1fr' }}>
         <label className="field">
           <span>Medium : paint</span>
           <Input value={draft.ratio} placeholder={`${view.houseRatio} by body`} onChange={(e) => change({ ratio: e.target.value })} />
@@ -121,6 +112,21 @@ function RecipePanel({ draft, change, view, materials, units }: { draft: Draft; 
             ].filter((o, i, all) => all.findIndex((p) => p.value === o.value) === i)}
           />
         </label>
+      </div>
+      <div className="head" style={{ marginBottom: 8 }}>
+        <h2 style={{ margin: 0, marginRight: 'auto' }}>Colour formula</h2>
+        {view.hex ? (
+          <span className="chipline">
+            <Chip hex={view.hex} size={44} />
+            <span className="muted">mixed, an estimate</span>
+          </span>
+        ) : null}
+      </div>
+      <Rows rows={draft.paints} options={paints} what="paint" onChange={(rows) => change({ paints: rows })} />
+      <h2 style={{ marginTop: 16 }}>Medium</h2>
+      <Rows rows={draft.mediums} options={mediums} what="medium" most={3} onChange={(rows) => change({ mediums: rows })} />
+      {mediums.length === 0 ? <p className="muted">There is no medium in the drawer yet. Add one under Paints, Mediums.</p> : null}
+      <div className="two" style={{ gap: '0 14px', marginTop: 12 }}>
         <label className="field">
           <span>Water, in the same parts</span>
           <Input value={draft.waterParts} placeholder="0" inputMode="decimal" onChange={(e) => change({ waterParts: e.target.value })} />
@@ -130,10 +136,6 @@ function RecipePanel({ draft, change, view, materials, units }: { draft: Draft; 
           <Select aria-label="Kind of water" value={draft.waterId} style={{ width: '100%' }} onChange={(v: string) => change({ waterId: v })} options={waters.map(choice)} />
         </label>
       </div>
-      <label className="field" style={{ marginBottom: 0 }}>
-        <span>Total to mix</span>
-        <QuantityInput label="Total to mix" value={draft.total} onChange={(total) => change({ total })} system={units} size="large" />
-      </label>
     </section>
   )
 }

@@ -65,14 +65,14 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
             <rect width="600" height="300" rx="6" fill={hex ?? '#e2e2e2'} />
             {hex ? <rect width="600" height="300" rx="6" fill={sheenFill('satin')} opacity="0.6" /> : null}
             {used.map((m, i) => {
-              const width = 560 / used.length
-              const x = 20 + i * width
+              const width = Math.min(140, 560 / used.length)
+              const x = 300 - (used.length * width) / 2 + i * width
               const h = 20 + (70 * m.parts) / Math.max(...used.map((u) => u.parts))
               return (
                 <g key={m.paint.id}>
                   <path d={`M${x + 8} 186h${width - 16}l-8 100h-${width - 32}z`} fill="#ffffff" />
                   <path d={`M${x + 16 - (h / 100) * 8} ${284 - h}h${width - 32 + (h / 100) * 16}l-${(h / 100) * 8} ${h}h-${width - 32}z`} fill={m.paint.hex!} />
-                  <path d={`M${x + 8} 186h${width - 16}l-8 100h-${width - 32}z`} fill="none" stroke="#1c1c1c" strokeWidth="2.500" strokeLinejoin="round" />
+                  <path d={`M${x + 8} 186h${width - 16}l-8 100h-${width - 32}z`} fill="none" stroke="#1c1c1c" strokeWidth="2.5" strokeLinejoin="round" />
                 </g>
               )
             })}

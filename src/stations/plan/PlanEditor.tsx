@@ -202,6 +202,23 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
             </div>
             <div className="muted">{formatFlOz(reading.cup)} in the cup</div>
           </div>
+          <div className="panel" style={{ padding: 14 }}>
+            <div style={{ fontSize: '1.3rem', fontWeight: 650 }}>{formatMoney(paintCost + surfaceCost, currency)}</div>
+            <div className="muted" style={{ marginBottom: 8 }}>
+              paint and surface
+            </div>
+            {need.filter((n) => n.shortUl > 0).length === 0 ? (
+              <div>{need.length ? 'Every bottle holds enough.' : 'No bottle chosen yet.'}</div>
+            ) : (
+              need
+                .filter((n) => n.shortUl > 0)
+                .map((n) => (
+                  <Link key={n.vesselId} href={`/bench?like=${n.vesselId}&ul=${n.shortUl}`} style={{ display: 'block', fontWeight: 650, padding: '6px 0' }}>
+                    {byId.get(n.vesselId)?.label ?? 'A bottle'} is short by {formatMl(n.shortUl)}: mix it
+                  </Link>
+                ))
+            )}
+          </div>
         </div>
       </div>
       <div className="two" style={{ marginTop: 20 }}>

@@ -26,13 +26,16 @@ const BEFORE = [
 /** The card for the day: check the bottles off, set what really went in, book it with one tap. */
 export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; bottles: Bottle[]; units: UnitSystem; now: string }) {
   const [ids] = useState(() => ({ pieceId: uuidv7(), vesselId: uuidv7() }))
-  const [amounts, setAmounts] = useState(() => plan.parts.map((p) => `${p.ul / 1000} ml`))
+  const [amounts, setAmounts] = useState(() => plan.parts.map((p) => `${Math.floor(p.ul / 100) / 10} ml`))
   const [checked, setChecked] = useState<ReadonlySet<number>>(new Set())
   const { send, pending, refusal } = useSend<{ pieceId: string }>()
   const router = useRouter()
   const byId = new Map(bottles.map((b) => [b.id, b]))
   const reads = amounts.map((a) => readVolume(a, units))
   const total = reads.reduce((s, r) => s + (r.ul ?? 0), 0)
+  const wants = new Map<string, number>()
+  plan.parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.ul ?? 0)))
+  const lack = (vesselId: string) => Math.max(0, (wants.get(vesselId) ?? 0) - (byId.get(vesselId)?.ul ?? 0))
   const unreadable = reads.find((r) => r.error)?.error
   const wanted = technique(plan.technique).levelTimeS
   const book = () =>
@@ -86,6 +89,11 @@ export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; 
                         <span>
                           <Link href={`/rack/${p.vesselId}`}>{p.label}</Link>
                           {state === 'resting' || state === 'check' || state === 'empty' ? <b style={{ display: 'block', fontSize: '0.9rem' }}>{STATE_WORDS[state]}</b> : null}
+                          {lack(p.vesselId) > 0 && !plan.pouredAt ? (
+                            <Link href={`/bench?like=${p.vesselId}&ul=${lack(p.vesselId)}`} style={{ display: 'block', fontSize: '0.95rem', fontWeight: 650 }}>
+                              Short by {formatMl(lack(p.vesselId))}: mix it
+                            </Link>
+                          ) : null}
                         </span>
                       </span>
                     </td>

@@ -64,7 +64,7 @@ function ShelfBottle({ b, now }: { b: Bottle; now: Date }) {
           {formatMl(b.ul)} · {b.role}
         </small>
         <small>mixed {ago(b.mixedAt, now)}</small>
-        <small className="state">{state === 'resting' ? `Rests until ${ago(b.restUntil, now).replace('in ', 'in ')}` : state === 'ready' ? '' : STATE_WORDS[state]}</small>
+        <small className="state">{state === 'resting' ? `Rests ${ago(b.restUntil, now).replace(/^in /, '')} more` : state === 'ready' ? '' : STATE_WORDS[state]}</small>
       </Link>
       <TrayMark item={{ kind: 'bottle', id: b.id, label: b.label, hex: b.hex, sheen: b.sheen }} />
     </li>

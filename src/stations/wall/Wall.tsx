@@ -45,7 +45,7 @@ export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
                       {'○'.repeat(5 - p.rating)}
                     </span>
                   ) : (
-                    <span className="muted">not rated yet</span>
+                    <span className="muted">not rated yet ·</span>
                   )}{' '}
                   <span className="muted">{[p.fate, ...p.faults.map((f) => FAULTS.find((x) => x.key === f)?.name.toLowerCase())].join(' · ')}</span>
                 </span>

@@ -1,0 +1,101 @@
+// npm test: the same preparation as a start, then types, lint and dependency rules, unit and SQL tests, and the real
+// interface in a browser, all against a throw-away cluster. Ends with one line: N passed, N failed.
+//   -- jest | -- e2e | -- checks    only that part
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { startCluster, stopCluster } from './lib/cluster.mjs'
+import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
+import { root, sh } from './lib/shell.mjs'
+import { run, say, step } from './lib/steps.mjs'
+
+const reports = join(root, 'reports')
+const sum = { passed: 0, failed: 0, skipped: 0 }
+
+const read = (name) => JSON.parse(readFileSync(join(reports, name), 'utf8'))
+
+async function check(what, command, args) {
+  const { code, out, err } = await step(what, () => sh(command, args))
+  if (code === 0) sum.passed += 1
+  else {
+    sum.failed += 1
+    console.error(`${out}${err}`.trim().split('\n').slice(-60).join('\n'))
+  }
+}
+
+async function jest(env) {
+  const file = join(reports, 'jest.json')
+  const { code } = await step('Unit and SQL tests', () =>
+    sh('npx', ['jest', '--json', `--outputFile=${file}`, '--silent=false'], { show: true, env: { ...env, NODE_ENV: 'test' } }),
+  )
+  if (!existsSync(file)) sum.failed += 1
+  else {
+    const report = read('jest.json')
+    sum.passed += report.numPassedTests
+    sum.failed += report.numFailedTests + report.numRuntimeErrorTestSuites
+    sum.skipped += report.numPendingTests
+    if (code !== 0 && report.numFailedTests + report.numRuntimeErrorTestSuites === 0) sum.failed += 1
+  }
+}
+
+async function playwright(cluster) {
+  await ensureBuild()
+  const demo = await startApp(appEnv(cluster, { demo: true }), 4510)
+  const plain = await startApp(appEnv(cluster), demo.port + 1)
+  const file = join(reports, 'playwright.json')
+  const { code } = await step('The real interface', () =>
+    sh('npx', ['playwright', 'test'], { show: true, env: { ...appEnv(cluster), FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' } }),
+  )
+  demo.child.kill('SIGTERM')
+  plain.child.kill('SIGTERM')
+  await Promise.all([demo.ended, plain.ended])
+  if (!existsSync(file)) sum.failed += 1
+  else {
+    const { stats, errors } = read('playwright.json')
+    sum.passed += stats.expected + stats.flaky
+    sum.failed += stats.unexpected + errors.length
+    sum.skipped += stats.skipped
+    if (code !== 0 && stats.unexpected + errors.length === 0) sum.failed += 1
+  }
+}
+
+run(async () => {
+  const only = process.argv[2]
+  const wants = (part) => !only || only === part
+  await ensurePackages(['postgresql', 'chromium'])
+  await ensureModules()
+  rmSync(reports, { recursive: true, force: true })
+  mkdirSync(reports)
+  if (wants('checks')) {
+    // Route types are written by Next; tsc needs them.
+    await step('Route types', () => sh('npx', ['next', 'typegen'], { env: { NEXT_TELEMETRY_DISABLED: '1' } }))
+    await check('Types', 'npx', ['tsc', '--noEmit'])
+    await check('Lint', 'npx', ['eslint', '.', '--max-warnings=0'])
+    await check('Dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs'])
+    await check('Unused files, exports and packages', 'npx', ['knip'])
+  }
+  const home = mkdtempSync(join(tmpdir(), 'fika-test-'))
+  let cluster
+  try {
+    if (wants('jest') || wants('e2e')) {
+      cluster = await startCluster(home, { throwAway: true })
+      const env = appEnv(cluster)
+      await step('Bringing the test database up to date', () => runTs('bin/migrate.ts', env))
+      if (wants('jest')) await jest(env)
+      if (wants('e2e')) {
+        await step('Making the demo studio', () => runTs('bin/seed-demo.ts', env))
+        await playwright(cluster)
+      }
+    }
+  } finally {
+    if (cluster) await stopCluster(cluster)
+    rmSync(home, { recursive: true, force: true })
+  }
+  if (sum.passed + sum.failed === 0) {
+    say('nothing ran')
+    return 1
+  }
+  console.log(`${sum.passed} passed, ${sum.failed} failed${sum.skipped ? `, ${sum.skipped} skipped` : ''}`)
+  return sum.failed ? 1 : 0
+})

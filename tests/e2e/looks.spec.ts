@@ -1,0 +1,83 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { openDemo } from '../support/people'
+
+/** Every view, by the list it is reached from. */
+const VIEWS: [string, string, RegExp?][] = [
+  ['paints', '/paints'],
+  ['paints as a table', '/paints?view=table'],
+  ['mediums', '/paints?kind=medium'],
+  ['one paint', '/paints', /Canal Teal/],
+  ['a new paint', '/paints/new'],
+  ['import', '/paints/import'],
+  ['formulas', '/formulas', undefined],
+  ['bench', '/bench', undefined],
+  ['rack', '/rack'],
+  ['one bottle', '/rack', /Night teal/],
+  ['plans', '/plan'],
+  ['a new plan', '/plan/new'],
+  ['one plan', '/plan', /Bakery commission/],
+  ['pours', '/pour'],
+  ['one pour', '/pour', /Bakery commission/],
+  ['wall', '/wall'],
+  ['one piece', '/wall', /Night Ferries 2/],
+  ['notebook', '/notebook'],
+]
+
+test('axe finds nothing serious on any view', async ({ page }) => {
+  test.setTimeout(240_000)
+  await page.goto('/sign-in')
+  const serious = async () => {
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+    return violations
+      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      .map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)
+  }
+  expect.soft(await serious(), 'door').toEqual([])
+  await openDemo(page)
+  for (const [name, path, link] of VIEWS) {
+    await page.goto(path)
+    if (link) {
+      await page.getByRole('link', { name: link }).first().click()
+      await page.waitForURL(/[0-9a-f-]{36}/)
+    }
+    await page.waitForLoadState('networkidle')
+    expect.soft(await serious(), name).toEqual([])
+  }
+})
+
+test('keys go through the room: stations, help, tray, new', async ({ page }) => {
+  await openDemo(page)
+  const stations = ['paints', 'formulas', 'bench', 'rack', 'plan', 'pour', 'wall', 'notebook']
+  for (const [i, name] of stations.entries()) {
+    await page.keyboard.press(String(i + 1))
+    await page.waitForURL(`**/${name}`)
+  }
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('Put what is focused on the tray')
+  await page.keyboard.press('Escape')
+  await page.goto('/paints')
+  await page.getByRole('link', { name: /Canal Teal/ }).focus()
+  await page.keyboard.press('t')
+  await page.getByRole('link', { name: /Ferry Navy/ }).focus()
+  await page.keyboard.press('t')
+  const tray = page.getByRole('complementary', { name: 'Tray' })
+  await expect(tray).toContainText('Canal Teal')
+  await tray.getByRole('link', { name: 'To the bench' }).click()
+  await page.waitForURL(/\/bench\?paints=/)
+  await expect(page.getByLabel('Parts of Canal Teal')).toHaveValue('1')
+  await expect(page.getByLabel('Parts of Ferry Navy')).toHaveValue('1')
+  await page.goto('/plan')
+  await page.keyboard.press('n')
+  await page.waitForURL('**/plan/new')
+})
+
+test('nothing is fetched from anywhere but Fika itself', async ({ page }) => {
+  const strangers: string[] = []
+  page.on('request', (r) => {
+    if (!/^(data|blob):/.test(r.url()) && !r.url().startsWith(process.env.FIKA_URL!)) strangers.push(r.url())
+  })
+  await openDemo(page)
+  for (const path of ['/paints', '/bench', '/wall', '/notebook']) await page.goto(path, { waitUntil: 'networkidle' })
+  expect(strangers).toEqual([])
+})

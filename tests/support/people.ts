@@ -1,0 +1,31 @@
+import { expect, type Page } from '@playwright/test'
+
+let count = 0
+
+/** Starts a studio of one's own through the door, and lands in its empty drawer. */
+export async function startStudio(page: Page, studioName: string): Promise<void> {
+  await page.goto('/sign-in')
+  await page.getByText('Start a studio').click()
+  await page.getByLabel('Name of the studio').fill(studioName)
+  await page.getByLabel('Your name').fill('Runa')
+  await page.getByLabel('Address (email)').fill(`runa-${process.pid}-${Date.now()}-${count++}@example.org`)
+  await page.getByLabel('Password').fill('a long pass phrase')
+  await page.getByRole('button', { name: 'Start the studio' }).click()
+  await page.waitForURL('**/paints')
+  await expect(page.getByRole('heading', { name: 'The drawer is empty' })).toBeVisible()
+}
+
+/** Opens the demo studio by its one click. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: 'Open the demo studio' }).click()
+  await page.waitForURL('**/rack')
+}
+
+/** Chooses an option of a select by typing. */
+export async function choose(page: Page, label: string, text: string): Promise<void> {
+  const box = page.getByRole('combobox', { name: label }).last()
+  await box.click()
+  await box.fill(text)
+  await page.keyboard.press('Enter')
+}
