@@ -5,7 +5,19 @@ import { readFileSync, writeFileSync } from 'node:fs'
 
 const file = new URL('../package-lock.json', import.meta.url)
 const lock = JSON.parse(readFileSync(file, 'utf8'))
-const OS = ['darwin', 'win32', 'linux', 'freebsd', 'android', 'openharmony', 'openbsd', 'netbsd', 'sunos', 'aix', 'wasm32']
+const OS = [
+  'darwin',
+  'win32',
+  'linux',
+  'freebsd',
+  'android',
+  'openharmony',
+  'openbsd',
+  'netbsd',
+  'sunos',
+  'aix',
+  'wasm32',
+]
 const CPU = ['arm64', 'x64', 'ia32', 'arm', 'ppc64', 's390x', 'riscv64', 'loong64', 'mips64el', 'wasm32']
 let added = 0
 
@@ -27,7 +39,9 @@ for (const [path, entry] of Object.entries({ ...lock.packages })) {
     }
     const words = name.split(/[/-]/)
     const os = words.find((w) => OS.includes(w)) ?? 'none'
-    const cpu = words.find((w) => CPU.includes(w)) ?? (words.includes('armv7') || words.some((w) => w.startsWith('arm')) ? 'arm' : 'none')
+    const cpu =
+      words.find((w) => CPU.includes(w)) ??
+      (words.includes('armv7') || words.some((w) => w.startsWith('arm')) ? 'arm' : 'none')
     lock.packages[`node_modules/${name}`] = {
       version,
       cpu: [cpu],

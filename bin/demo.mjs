@@ -22,10 +22,13 @@ run(async () => {
   try {
     other = takeLock(home)
   } catch (error) {
-    throw new Stop(`Fika cannot write to ${home} (${error.code}). Set FIKA_HOME to a folder of yours, then start again.`)
+    throw new Stop(
+      `Fika cannot write to ${home} (${error.code}). Set FIKA_HOME to a folder of yours, then start again.`,
+    )
   }
   if (other) {
-    if (!other.url) throw new Stop(`Fika is being started already by process ${other.pid}. Wait for it, or end it first.`)
+    if (!other.url)
+      throw new Stop(`Fika is being started already by process ${other.pid}. Wait for it, or end it first.`)
     say(`Fika is running already: ${other.url}`)
     return 0
   }

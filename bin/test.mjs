@@ -27,7 +27,10 @@ async function check(what, command, args) {
 async function jest(env) {
   const file = join(reports, 'jest.json')
   const { code } = await step('Unit and SQL tests', () =>
-    sh('npx', ['jest', '--json', `--outputFile=${file}`, '--silent=false'], { show: true, env: { ...env, NODE_ENV: 'test' } }),
+    sh('npx', ['jest', '--json', `--outputFile=${file}`, '--silent=false'], {
+      show: true,
+      env: { ...env, NODE_ENV: 'test' },
+    }),
   )
   if (!existsSync(file)) sum.failed += 1
   else {
@@ -45,7 +48,10 @@ async function playwright(cluster) {
   const plain = await startApp(appEnv(cluster), demo.port + 1)
   const file = join(reports, 'playwright.json')
   const { code } = await step('The real interface', () =>
-    sh('npx', ['playwright', 'test'], { show: true, env: { ...appEnv(cluster), FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' } }),
+    sh('npx', ['playwright', 'test'], {
+      show: true,
+      env: { ...appEnv(cluster), FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' },
+    }),
   )
   demo.child.kill('SIGTERM')
   plain.child.kill('SIGTERM')

@@ -16,7 +16,8 @@ export const appEnv = (cluster, { demo = false } = {}) => ({
 })
 
 /** Runs a TypeScript command of ours to its end. */
-export const runTs = (file, env, args = []) => must(process.execPath, ['--import', 'tsx', join(root, file), ...args], { env })
+export const runTs = (file, env, args = []) =>
+  must(process.execPath, ['--import', 'tsx', join(root, file), ...args], { env })
 
 const answers = (url) =>
   fetch(url, { redirect: 'manual' }).then(

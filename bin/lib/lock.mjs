@@ -38,4 +38,5 @@ export function takeLock(home) {
 }
 
 /** Adds the address to the mark, so that a second start can point to it. */
-export const tellAddress = (home, url) => writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: process.pid, url }))
+export const tellAddress = (home, url) =>
+  writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: process.pid, url }))

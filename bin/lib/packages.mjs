@@ -34,13 +34,17 @@ export async function ensurePackages(names) {
 
 /** `npm ci` when the installed modules are not those of the lock file. */
 export async function ensureModules() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   const mark = join(root, 'node_modules/.fika-lock')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
   await step('Installing modules (npm ci)', async () => {
     const result = await sh('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
     if (result.code !== 0)
-      throw new Stop(`npm ci did not work:\n${result.err.trim().split('\n').slice(-5).join('\n')}\nMend that, then start again.`)
+      throw new Stop(
+        `npm ci did not work:\n${result.err.trim().split('\n').slice(-5).join('\n')}\nMend that, then start again.`,
+      )
     writeFileSync(mark, lock)
   })
 }

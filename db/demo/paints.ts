@@ -1,7 +1,19 @@
 import type { Body, MediumKind, Opacity, Role, Sheen, Strength } from '@/core/paint/properties'
 
 /** An invented paint of the demo studio: maker, line, name, pigments, body, opacity, sheen, strength, swatch, ml, price. */
-export type DemoPaint = readonly [string, string, string, string, Body, Opacity, Sheen, Strength, string, number, number]
+export type DemoPaint = readonly [
+  string,
+  string,
+  string,
+  string,
+  Body,
+  Opacity,
+  Sheen,
+  Strength,
+  string,
+  number,
+  number,
+]
 
 const K = 'Kvarnby Colour'
 const S = 'Sallow & Finch'

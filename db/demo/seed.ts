@@ -81,13 +81,19 @@ async function drawer(tx: Tx): Promise<Map<string, string>> {
       kind: 'medium', maker, line, name, mediumKind, priceMinor, containerUl: ml * 1000, notes: '', ...DEFAULTS_BY_MEDIUM[mediumKind],
     }) // prettier-ignore
   }
-  const [water] = await tx.q<{ id: string }>(`select id from material where studio_id = $1 and kind = 'water' and name = 'Distilled water'`, [tx.studioId])
+  const [water] = await tx.q<{ id: string }>(
+    `select id from material where studio_id = $1 and kind = 'water' and name = 'Distilled water'`,
+    [tx.studioId],
+  )
   ids.set('Distilled water', water!.id)
   return ids
 }
 
 async function containers(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<void> {
-  const sizes = new Map([...PAINTS.map((p) => [p[2], [p[9], p[10]]] as const), ...MEDIUMS.map((m) => [m[2], [m[4], m[5]]] as const)])
+  const sizes = new Map([
+    ...PAINTS.map((p) => [p[2], [p[9], p[10]]] as const),
+    ...MEDIUMS.map((m) => [m[2], [m[4], m[5]]] as const),
+  ])
   for (const [name, count, daysAgo] of CONTAINERS)
     for (let i = 0; i < count; i++) {
       const [ml, price] = sizes.get(name)!
@@ -150,7 +156,12 @@ function surface({ surface: s }: DemoPour) {
   }
 }
 
-async function finish(tx: Tx, planId: string, result: NonNullable<DemoPour['result']>, at: (d: number) => Date): Promise<void> {
+async function finish(
+  tx: Tx,
+  planId: string,
+  result: NonNullable<DemoPour['result']>,
+  at: (d: number) => Date,
+): Promise<void> {
   const plan = await findPlan(tx, planId)
   const pieceId = uuidv7()
   const takes = plan.parts.map((p) => ({ vesselId: p.vesselId, ul: p.ul }))
@@ -163,7 +174,9 @@ async function finish(tx: Tx, planId: string, result: NonNullable<DemoPour['resu
   for (const state of result.photos ?? []) {
     const svg = renderToStaticMarkup(createElement(PouredPicture, { colours, seed: plan.title, ratio, label: '' }))
     // A stand-in for a photo: wet is brighter, dry is a little darker.
-    const picture = await sharp(Buffer.from(svg.replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" ')), { density: 180 })
+    const picture = await sharp(Buffer.from(svg.replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" ')), {
+      density: 180,
+    })
       .flatten({ background: '#ffffff' })
       .modulate(state === 'wet' ? { brightness: 1.12, saturation: 1.1 } : { brightness: 0.95 })
       .png()
@@ -193,5 +206,11 @@ async function later(by: () => Tx, bottles: Map<string, string>, at: (d: number)
      where c.studio_id = $1 and c.vessel_id = $2`,
     [tx.studioId, id],
   )
-  await weighInBottle(tx, { requestId: uuidv7(), vesselId: id, grossMg: held!.mg + held!.tare - 4_000, tareMg: held!.tare, at: at(2) })
+  await weighInBottle(tx, {
+    requestId: uuidv7(),
+    vesselId: id,
+    grossMg: held!.mg + held!.tare - 4_000,
+    tareMg: held!.tare,
+    at: at(2),
+  })
 }

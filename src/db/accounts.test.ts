@@ -18,7 +18,9 @@ describe('accounts', () => {
     const up = await signUp(input)
     const found = await findSession(up.token)
     expect(found).toEqual({ accountId: up.accountId, accountName: 'Runa', studioId: up.studioId })
-    const sinks = await withStudio(up, (tx) => tx.q<{ kind: string }>('select kind from vessel where studio_id = $1 order by kind', [tx.studioId]))
+    const sinks = await withStudio(up, (tx) =>
+      tx.q<{ kind: string }>('select kind from vessel where studio_id = $1 order by kind', [tx.studioId]),
+    )
     expect(sinks.map((s) => s.kind)).toEqual(['air', 'out', 'waste'])
     const again = await signIn(` ${input.email.toUpperCase()} `, input.password, '127.0.0.1')
     expect(again.studioId).toBe(up.studioId)

@@ -33,16 +33,25 @@ export interface NewStudio {
 
 /** Makes a studio inside its own transaction: the row, its sinks, and water to thin with. */
 export async function createStudio(tx: Tx, studio: NewStudio): Promise<void> {
-  await tx.q(
-    `insert into studio (studio_id, name, currency, time_zone, units, demo) values ($1, $2, $3, $4, $5, $6)`,
-    [tx.studioId, studio.name, studio.currency ?? 'EUR', studio.timeZone ?? 'UTC', studio.units ?? 'metric', studio.demo ?? false],
-  )
+  await tx.q(`insert into studio (studio_id, name, currency, time_zone, units, demo) values ($1, $2, $3, $4, $5, $6)`, [
+    tx.studioId,
+    studio.name,
+    studio.currency ?? 'EUR',
+    studio.timeZone ?? 'UTC',
+    studio.units ?? 'metric',
+    studio.demo ?? false,
+  ])
   for (const [kind, label] of [
     ['waste', 'Waste'],
     ['air', 'Evaporated'],
     ['out', 'Used without a plan'],
   ])
-    await tx.q('insert into vessel (studio_id, id, kind, label) values ($1, $2, $3, $4)', [tx.studioId, uuidv7(), kind, label])
+    await tx.q('insert into vessel (studio_id, id, kind, label) values ($1, $2, $3, $4)', [
+      tx.studioId,
+      uuidv7(),
+      kind,
+      label,
+    ])
   for (const name of ['Distilled water', 'Tap water'])
     await tx.q(
       `insert into material (studio_id, id, kind, name, density_g_per_ml, solids, water_share, container_ul, price_minor)

@@ -51,9 +51,9 @@ export function listMixable(tx: Tx): Promise<Material[]> {
 
 /** Names of materials by id, archived ones too; ids of other studios are simply not in it. */
 export async function materialNames(tx: Tx, ids: readonly string[]): Promise<Map<string, string>> {
-  const rows = await tx.q<{ id: string; name: string }>('select id, name from material where studio_id = $1 and id = any ($2)', [
-    tx.studioId,
-    ids,
-  ])
+  const rows = await tx.q<{ id: string; name: string }>(
+    'select id, name from material where studio_id = $1 and id = any ($2)',
+    [tx.studioId, ids],
+  )
   return new Map(rows.map((r) => [r.id, r.name]))
 }

@@ -27,7 +27,10 @@ describe('the catalogue keeps studios apart', () => {
     ).rows
   const firstColumn = (oid: number, attnum: number) =>
     owner
-      .query<{ attname: string; attnotnull: boolean }>('select attname, attnotnull from pg_attribute where attrelid = $1 and attnum = $2', [oid, attnum])
+      .query<{ attname: string; attnotnull: boolean }>(
+        'select attname, attnotnull from pg_attribute where attrelid = $1 and attnum = $2',
+        [oid, attnum],
+      )
       .then((r) => r.rows[0]!)
 
   it('every tenant table has studio_id first in its primary key and every unique key', async () => {
@@ -50,7 +53,13 @@ describe('the catalogue keeps studios apart', () => {
   })
 
   it('every foreign key between tenant tables goes by studio_id first, to a studio_id', async () => {
-    const { rows } = await owner.query<{ name: string; from_table: string; to_table: string; from_col: string; to_col: string }>(
+    const { rows } = await owner.query<{
+      name: string
+      from_table: string
+      to_table: string
+      from_col: string
+      to_col: string
+    }>(
       `select conname as name, conrelid::regclass::text as from_table, confrelid::regclass::text as to_table,
          (select attname from pg_attribute where attrelid = conrelid and attnum = conkey[1]) as from_col,
          (select attname from pg_attribute where attrelid = confrelid and attnum = confkey[1]) as to_col
@@ -97,33 +106,59 @@ describe('another studio’s ids', () => {
     const bottle = await theirs.bottle('Teal 1', [{ materialId: paint, ul: 60_000 }])
     const taken = await theirs.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 }))
 
-    for (const table of ['material', 'paint', 'bottle', 'vessel', 'lot', 'movement', 'movement_line', 'vessel_content', 'studio'])
+    for (const table of [
+      'material',
+      'paint',
+      'bottle',
+      'vessel',
+      'lot',
+      'movement',
+      'movement_line',
+      'vessel_content',
+      'studio',
+    ])
       expect([
         table,
         await ours.run((tx) => tx.q(`select 1 from ${table} where studio_id = $1`, [theirs.who.studioId])),
       ]).toEqual([table, []])
-    await expect(ours.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 }))).rejects.toMatchObject({ code: 'NotFound' })
+    await expect(
+      ours.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 })),
+    ).rejects.toMatchObject({ code: 'NotFound' })
     await expect(
       ours.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: taken.movementId })),
     ).rejects.toMatchObject({ code: 'NotFound' })
     await expect(ours.bottle('Stolen', [{ materialId: paint, ul: 5 }])).rejects.toMatchObject({ code: 'NotFound' })
-    expect(await ours.run((tx) => tx.q('update material set name = $2 where id = $1 returning 1', [paint, 'Mine']))).toEqual([])
+    expect(
+      await ours.run((tx) => tx.q('update material set name = $2 where id = $1 returning 1', [paint, 'Mine'])),
+    ).toEqual([])
     await expect(
       ours.run((tx) =>
-        tx.q(`insert into vessel (studio_id, id, kind, label) values ($1, $2, 'jar', 'x')`, [theirs.who.studioId, uuidv7()]),
+        tx.q(`insert into vessel (studio_id, id, kind, label) values ($1, $2, 'jar', 'x')`, [
+          theirs.who.studioId,
+          uuidv7(),
+        ]),
       ),
     ).rejects.toMatchObject({ code: '42501' })
     expect(await theirs.holds(bottle)).toBe(59_000)
   })
 
   it('a query without a studio set fails loudly', async () => {
-    await expect(pool().query('select 1 from material')).rejects.toThrow(/app\.studio_id|invalid input syntax for type uuid/)
+    await expect(pool().query('select 1 from material')).rejects.toThrow(
+      /app\.studio_id|invalid input syntax for type uuid/,
+    )
   })
 
   it('movements cannot be changed or removed by the app', async () => {
     const studio = await makeStudio()
-    for (const sql of ['update movement set note = $2 where studio_id = $1', 'delete from movement_line where studio_id = $1 and note = $2'])
-      await expect(studio.run((tx) => tx.q(sql, [tx.studioId, 'x']))).rejects.toMatchObject({ code: expect.stringMatching(/42501|42703/) })
-    await expect(studio.run((tx) => tx.q('delete from movement_line where studio_id = $1', [tx.studioId]))).rejects.toMatchObject({ code: '42501' })
+    for (const sql of [
+      'update movement set note = $2 where studio_id = $1',
+      'delete from movement_line where studio_id = $1 and note = $2',
+    ])
+      await expect(studio.run((tx) => tx.q(sql, [tx.studioId, 'x']))).rejects.toMatchObject({
+        code: expect.stringMatching(/42501|42703/),
+      })
+    await expect(
+      studio.run((tx) => tx.q('delete from movement_line where studio_id = $1', [tx.studioId])),
+    ).rejects.toMatchObject({ code: '42501' })
   })
 })

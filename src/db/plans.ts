@@ -42,7 +42,10 @@ export function listPlans(tx: Tx): Promise<PlanWithParts[]> {
 
 /** One plan. @throws NotFound */
 export async function findPlan(tx: Tx, id: string): Promise<PlanWithParts> {
-  const [row] = await tx.q<PlanWithParts>(`select ${COLUMNS}, ${PARTS} from plan where studio_id = $1 and id = $2`, [tx.studioId, id])
+  const [row] = await tx.q<PlanWithParts>(`select ${COLUMNS}, ${PARTS} from plan where studio_id = $1 and id = $2`, [
+    tx.studioId,
+    id,
+  ])
   if (!row) throw new NotFound('plan')
   return row
 }

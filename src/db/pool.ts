@@ -13,7 +13,8 @@ const shared = globalThis as { fikaPool?: pg.Pool }
 export function pool(): pg.Pool {
   if (!shared.fikaPool) {
     const connectionString = process.env.FIKA_DATABASE
-    if (!connectionString) throw new Error('FIKA_DATABASE names no database. Start Fika with npm run demo or npm start.')
+    if (!connectionString)
+      throw new Error('FIKA_DATABASE names no database. Start Fika with npm run demo or npm start.')
     shared.fikaPool = new pg.Pool({ connectionString, max: 12, idleTimeoutMillis: 30_000 })
     // An idle client may lose its server; the pool replaces it, and there is nothing to do but not to fall over.
     shared.fikaPool.on('error', () => undefined)

@@ -10,7 +10,11 @@ import { demoDoor } from '@/db/demoDoor'
 import { sessionCookie } from './cookie'
 import { answer, checked } from './perform'
 
-const email = string().trim().email('That is not an address. Type it like name@example.org.').max(200).required('Type your address.')
+const email = string()
+  .trim()
+  .email('That is not an address. Type it like name@example.org.')
+  .max(200)
+  .required('Type your address.')
 
 const signInSchema = object({ email, password: string().max(200).required('Type your password.') })
 const signUpSchema = object({
@@ -21,8 +25,13 @@ const signUpSchema = object({
     .min(10, 'Choose a password of at least 10 characters; a few words are good.')
     .max(200)
     .required('Choose a password.'),
-  timeZone: string().max(60).matches(/^[\w/+-]+$/).optional(),
-  units: string().oneOf(['metric', 'us'] as const).optional(),
+  timeZone: string()
+    .max(60)
+    .matches(/^[\w/+-]+$/)
+    .optional(),
+  units: string()
+    .oneOf(['metric', 'us'] as const)
+    .optional(),
 })
 
 async function keep(signed: Signed): Promise<void> {
@@ -54,7 +63,8 @@ export async function signUpAction(input: unknown): Promise<Answer<null>> {
 export async function openDemoAction(): Promise<Answer<null>> {
   return answer(async () => {
     const signed = process.env.FIKA_DEMO === '1' ? await demoDoor() : undefined
-    if (!signed) throw new FikaError('NotFound', 'There is no demo studio here. Start Fika with npm run demo to have one.')
+    if (!signed)
+      throw new FikaError('NotFound', 'There is no demo studio here. Start Fika with npm run demo to have one.')
     await keep(signed)
     return null
   })

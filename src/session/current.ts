@@ -25,6 +25,7 @@ export async function inStudio<T>(work: (tx: Tx, who: Session) => Promise<T>): P
 /** For handlers and actions: the session. @throws FikaError SignedOut */
 export async function requireSession(): Promise<Session> {
   const who = await session()
-  if (!who) throw new FikaError('SignedOut', 'You are signed out. Sign in again in another tab, then come back and try again.')
+  if (!who)
+    throw new FikaError('SignedOut', 'You are signed out. Sign in again in another tab, then come back and try again.')
   return who
 }

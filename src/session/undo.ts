@@ -1,12 +1,13 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { object, string } from 'yup'
+import { object } from 'yup'
 import type { Answer } from '@/core/answer'
 import { undoMovement } from '@/db/ledger'
+import { idSchema } from './idSchema'
 import { perform } from './perform'
 
-const undoSchema = object({ requestId: string().uuid().required(), movementId: string().uuid().required() })
+const undoSchema = object({ requestId: idSchema, movementId: idSchema })
 
 /** Undoes a movement by its mirror image; offered wherever movements are shown. */
 export async function undoAction(input: unknown): Promise<Answer<null>> {

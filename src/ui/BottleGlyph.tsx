@@ -32,7 +32,13 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
         </g>
       )}
       <path d={INSIDE} fill="none" stroke="#3a3a3a" strokeWidth="2" />
-      <path d="M36 36 v-9 h28 v9 M42 27 l4 -22 h8 l4 22" fill="#d9d9d9" stroke="#3a3a3a" strokeWidth="2" strokeLinejoin="round" />
+      <path
+        d="M36 36 v-9 h28 v9 M42 27 l4 -22 h8 l4 22"
+        fill="#d9d9d9"
+        stroke="#3a3a3a"
+        strokeWidth="2"
+        strokeLinejoin="round"
+      />
       <path d="M78 62h8M80 84h6M78 106h8M80 128h6" stroke="#3a3a3a" strokeWidth="1.5" />
       {look.resting ? <path d="M30 31.500h40" stroke="#1c1c1c" strokeWidth="5" strokeDasharray="5 3" /> : null}
     </svg>

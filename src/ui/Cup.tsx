@@ -7,14 +7,32 @@ export interface CupLayer {
 }
 
 /** A cup in cross-section with its layers to scale; `fullUl` is where its rim stands. */
-export function Cup({ layers, fullUl, height = 320, dark = false, markUl }: { layers: readonly CupLayer[]; fullUl: number; height?: number; dark?: boolean; markUl?: number }) {
+export function Cup({
+  layers,
+  fullUl,
+  height = 320,
+  dark = false,
+  markUl,
+}: {
+  layers: readonly CupLayer[]
+  fullUl: number
+  height?: number
+  dark?: boolean
+  markUl?: number
+}) {
   const line = dark ? '#e6e6e6' : '#2b2b2b'
   const [top, floor] = [16, 300]
   const scale = (floor - top) / Math.max(1, fullUl)
   const tops = layers.reduce<number[]>((ys, l) => [...ys, (ys.at(-1) ?? floor) - l.ul * scale], [])
   const rects = layers.map((l, i) => ({ l, y: tops[i]!, h: l.ul * scale }))
   return (
-    <svg viewBox="0 0 220 316" height={height} style={{ maxWidth: '100%', display: 'block', margin: '0 auto' }} role="img" aria-label={`Cup: ${layers.map((l) => l.label).join(', ') || 'empty'}`}>
+    <svg
+      viewBox="0 0 220 316"
+      height={height}
+      style={{ maxWidth: '100%', display: 'block', margin: '0 auto' }}
+      role="img"
+      aria-label={`Cup: ${layers.map((l) => l.label).join(', ') || 'empty'}`}
+    >
       <clipPath id="cup-inside">
         <path d="M14 10 H206 L184 304 H36 Z" />
       </clipPath>
@@ -33,7 +51,14 @@ export function Cup({ layers, fullUl, height = 320, dark = false, markUl }: { la
           </>
         ) : null}
       </g>
-      <path d="M10 10 H210 M14 10 L36 304 H184 L206 10" fill="none" stroke={line} strokeWidth="4" strokeLinejoin="round" strokeLinecap="round" />
+      <path
+        d="M10 10 H210 M14 10 L36 304 H184 L206 10"
+        fill="none"
+        stroke={line}
+        strokeWidth="4"
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      />
     </svg>
   )
 }

@@ -17,7 +17,15 @@ interface Fields {
 }
 
 /** The way in: sign in, or make a studio. The demo button is there only where Fika was started as a demo. */
-export function Door({ demo, signIn, signUp }: { demo?: (() => Promise<Answer<null>>) | undefined; signIn: Send; signUp: Send }) {
+export function Door({
+  demo,
+  signIn,
+  signUp,
+}: {
+  demo?: (() => Promise<Answer<null>>) | undefined
+  signIn: Send
+  signUp: Send
+}) {
   const [mode, setMode] = useState<'in' | 'up'>('in')
   const { send, pending, refusal, clear } = useSend<null>()
   const router = useRouter()
@@ -61,7 +69,11 @@ export function Door({ demo, signIn, signUp }: { demo?: (() => Promise<Answer<nu
         <Form<Fields> layout="vertical" onFinish={submit} requiredMark={false} style={{ maxWidth: 420 }}>
           {mode === 'up' ? (
             <>
-              <Form.Item name="studioName" label="Name of the studio" rules={[{ required: true, message: 'Give the studio a name.' }]}>
+              <Form.Item
+                name="studioName"
+                label="Name of the studio"
+                rules={[{ required: true, message: 'Give the studio a name.' }]}
+              >
                 <Input size="large" maxLength={120} />
               </Form.Item>
               <Form.Item name="name" label="Your name" rules={[{ required: true, message: 'Type your name.' }]}>
@@ -73,10 +85,20 @@ export function Door({ demo, signIn, signUp }: { demo?: (() => Promise<Answer<nu
             <Input size="large" autoComplete="email" inputMode="email" maxLength={200} />
           </Form.Item>
           <Form.Item name="password" label="Password" rules={[{ required: true, message: 'Type your password.' }]}>
-            <Input.Password size="large" autoComplete={mode === 'in' ? 'current-password' : 'new-password'} maxLength={200} />
+            <Input.Password
+              size="large"
+              autoComplete={mode === 'in' ? 'current-password' : 'new-password'}
+              maxLength={200}
+            />
           </Form.Item>
           {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-          <Button size="large" htmlType="submit" loading={pending} style={{ marginTop: 14 }} type={demo ? 'default' : 'primary'}>
+          <Button
+            size="large"
+            htmlType="submit"
+            loading={pending}
+            style={{ marginTop: 14 }}
+            type={demo ? 'default' : 'primary'}
+          >
             {mode === 'in' ? 'Sign in' : 'Start the studio'}
           </Button>
         </Form>

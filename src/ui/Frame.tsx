@@ -18,7 +18,17 @@ function trayOf(element: Element | null): TrayItem | undefined {
 }
 
 /** The room around every station: the station bar in the order of work, the tray, and the keys. */
-export function Frame({ studio, person, children, signOut }: { studio: { id: string; name: string }; person: string; children: ReactNode; signOut: () => Promise<void> }) {
+export function Frame({
+  studio,
+  person,
+  children,
+  signOut,
+}: {
+  studio: { id: string; name: string }
+  person: string
+  children: ReactNode
+  signOut: () => Promise<void>
+}) {
   const path = usePathname()
   const router = useRouter()
   const [help, setHelp] = useState(false)
@@ -28,7 +38,8 @@ export function Frame({ studio, person, children, signOut }: { studio: { id: str
       if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
       const station = /^[1-8]$/.test(e.key) ? STATIONS[Number(e.key) - 1] : undefined
       if (station) router.push(station.path)
-      else if (e.key === '/') document.querySelector<HTMLElement>('[data-key="search"] input, input[data-key="search"]')?.focus()
+      else if (e.key === '/')
+        document.querySelector<HTMLElement>('[data-key="search"] input, input[data-key="search"]')?.focus()
       else if (e.key === 'n') document.querySelector<HTMLElement>('[data-key="n"]')?.click()
       else if (e.key === '?') setHelp(true)
       else if (e.key === 't') {
@@ -62,8 +73,23 @@ export function Frame({ studio, person, children, signOut }: { studio: { id: str
       <header className="bar">
         <nav aria-label="Stations">
           {STATIONS.map((s, i) => (
-            <Link key={s.path} href={s.path} className="station" aria-current={path.startsWith(s.path) ? 'page' : undefined} prefetch={false}>
-              <svg width="24" height="24" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="1.6" strokeLinejoin="round" aria-hidden="true">
+            <Link
+              key={s.path}
+              href={s.path}
+              className="station"
+              aria-current={path.startsWith(s.path) ? 'page' : undefined}
+              prefetch={false}
+            >
+              <svg
+                width="24"
+                height="24"
+                viewBox="0 0 24 24"
+                fill="none"
+                stroke="currentColor"
+                strokeWidth="1.6"
+                strokeLinejoin="round"
+                aria-hidden="true"
+              >
                 <path d={s.icon} />
               </svg>
               <span>{s.name}</span>

@@ -21,7 +21,17 @@ const WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
 }
 
 /** Movements as lines of a journal, each with its undo while it has one. */
-export function JournalTable({ entries, zone, undo, signed }: { entries: JournalEntry[]; zone: string; undo: (input: unknown) => Promise<Answer<null>>; signed: boolean }) {
+export function JournalTable({
+  entries,
+  zone,
+  undo,
+  signed,
+}: {
+  entries: JournalEntry[]
+  zone: string
+  undo: (input: unknown) => Promise<Answer<null>>
+  signed: boolean
+}) {
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
   return (

@@ -10,7 +10,16 @@ const MARKS = {
 export function Notice({ kind = 'note', children }: { kind?: keyof typeof MARKS; children: ReactNode }) {
   return (
     <div className={`notice notice-${kind}`} role={kind === 'warning' ? 'alert' : 'status'}>
-      <svg width="24" height="24" viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="2" strokeLinejoin="round" aria-hidden="true">
+      <svg
+        width="24"
+        height="24"
+        viewBox="0 0 24 24"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2"
+        strokeLinejoin="round"
+        aria-hidden="true"
+      >
         <path d={MARKS[kind]} />
       </svg>
       <div>{children}</div>

@@ -13,8 +13,10 @@ export function PlanList({ plans, zone, to }: { plans: PlanWithParts[]; zone: st
     <>
       <div className="head">
         <h1>
-          {to === 'plan' ? 'Plan' : 'Pour'}
-          <span className="sub">{to === 'plan' ? 'how much, from which bottles, for how much' : 'choose what is poured today'}</span>
+          {to === 'plan' ? 'Plan' : 'Pour'}{' '}
+          <span className="sub">
+            {to === 'plan' ? 'how much, from which bottles, for how much' : 'choose what is poured today'}
+          </span>
         </h1>
         <Link className="go" href="/plan/new" data-key="n">
           New plan
@@ -33,7 +35,10 @@ export function PlanList({ plans, zone, to }: { plans: PlanWithParts[]; zone: st
           {shown.map((p) => (
             <li key={p.id}>
               <Link href={`/${to}/${p.id}`} className="panel" style={{ height: '100%' }} prefetch={false}>
-                <SurfacePicture surface={p.surface} colours={p.parts.filter((x) => x.use === 'cup').map((x) => ({ hex: x.hex ?? '#ddd', ul: x.ul }))} />
+                <SurfacePicture
+                  surface={p.surface}
+                  colours={p.parts.filter((x) => x.use === 'cup').map((x) => ({ hex: x.hex ?? '#ddd', ul: x.ul }))}
+                />
                 <b style={{ display: 'block', fontSize: '1.1rem', marginTop: 8 }}>{p.title}</b>
                 <span className="muted">
                   {technique(p.technique).name} · {formatMl(p.cupUl)} in the cup

@@ -19,7 +19,19 @@ function numbers(seed: string) {
  * A drawing of what was poured, standing in for a photo: rings of the real colours in their real shares. It shows
  * the palette, not the result.
  */
-export function PouredPicture({ colours, seed, ratio, round = false, label }: { colours: readonly PouredColour[]; seed: string; ratio: number; round?: boolean; label: string }) {
+export function PouredPicture({
+  colours,
+  seed,
+  ratio,
+  round = false,
+  label,
+}: {
+  colours: readonly PouredColour[]
+  seed: string
+  ratio: number
+  round?: boolean
+  label: string
+}) {
   const next = numbers(seed)
   const width = 300
   const height = Math.round(Math.min(1.7, Math.max(0.55, ratio)) * width)
@@ -45,11 +57,22 @@ export function PouredPicture({ colours, seed, ratio, round = false, label }: { 
     const mid = (p: readonly [number, number], q: readonly [number, number]) => [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2]
     const start = mid(points[13]!, points[0]!)
     return `M${start.map((v) => v.toFixed(1)).join(' ')} ${points
-      .map((p, i) => `Q${p[0].toFixed(1)} ${p[1].toFixed(1)} ${mid(p, points[(i + 1) % 14]!).map((v) => v.toFixed(1)).join(' ')}`)
+      .map(
+        (p, i) =>
+          `Q${p[0].toFixed(1)} ${p[1].toFixed(1)} ${mid(p, points[(i + 1) % 14]!)
+            .map((v) => v.toFixed(1))
+            .join(' ')}`,
+      )
       .join('')}Z`
   }
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} style={{ display: 'block', borderRadius: round ? '50%' : 0 }}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      width="100%"
+      role="img"
+      aria-label={label}
+      style={{ display: 'block', borderRadius: round ? '50%' : 0 }}
+    >
       <rect width={width} height={height} fill={colours[0]?.hex ?? '#e2e2e2'} />
       {[...shapes].reverse().map((s, i) => (
         <path key={i} d={blob(s.radius)} fill={s.hex} />

@@ -17,9 +17,32 @@ export function readVolume(text: string, system: UnitSystem): { ul?: number; err
 }
 
 /** A volume typed in any unit, with its other readings beside it while typing. */
-export function QuantityInput({ value, onChange, label, system, densityGPerMl, placeholder, size = 'middle', compact = false }: { value: string; onChange: (text: string) => void; label: string; system: UnitSystem; densityGPerMl?: number; placeholder?: string; size?: 'middle' | 'large'; compact?: boolean }) {
+export function QuantityInput({
+  value,
+  onChange,
+  label,
+  system,
+  densityGPerMl,
+  placeholder,
+  size = 'middle',
+  compact = false,
+}: {
+  value: string
+  onChange: (text: string) => void
+  label: string
+  system: UnitSystem
+  densityGPerMl?: number
+  placeholder?: string
+  size?: 'middle' | 'large'
+  compact?: boolean
+}) {
   const read = readVolume(value, system)
-  const also = read.ul === undefined ? '' : [formatMl(read.ul), formatFlOz(read.ul), densityGPerMl ? formatGrams(massMg(read.ul, densityGPerMl)) : ''].filter(Boolean).join(' · ')
+  const also =
+    read.ul === undefined
+      ? ''
+      : [formatMl(read.ul), formatFlOz(read.ul), densityGPerMl ? formatGrams(massMg(read.ul, densityGPerMl)) : '']
+          .filter(Boolean)
+          .join(' · ')
   return (
     <>
       <Input

@@ -40,7 +40,11 @@ export function SheenDefs() {
           <stop offset="1" stopColor="#fff" stopOpacity="0" />
         </radialGradient>
         <pattern id="sheen-glitter" width="18" height="16" patternUnits="userSpaceOnUse">
-          <path d="M3 2l1 1.5L3 5 2 3.500zM12 1l.8 1-.8 1-.8-1zM8 8l1.300 1.800L8 11.600 6.700 9.800zM15 10l.9 1.200-.9 1.200-.9-1.200zM2 12l.7.9-.7.9-.7-.9z" fill="#fff" fillOpacity=".95" />
+          <path
+            d="M3 2l1 1.5L3 5 2 3.500zM12 1l.8 1-.8 1-.8-1zM8 8l1.300 1.800L8 11.600 6.700 9.800zM15 10l.9 1.200-.9 1.200-.9-1.200zM2 12l.7.9-.7.9-.7-.9z"
+            fill="#fff"
+            fillOpacity=".95"
+          />
           <path d="M6 5l.6.8-.6.8-.6-.8zM13 6l.7.9-.7.9-.7-.9z" fill="#000" fillOpacity=".35" />
         </pattern>
         <pattern id="sheen-matte" width="5" height="5" patternUnits="userSpaceOnUse">

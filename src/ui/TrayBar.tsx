@@ -32,7 +32,12 @@ export function TrayBar({ studioId }: { studioId: string }) {
       <ul>
         {items.map((i) => (
           <li key={i.id}>
-            <button type="button" className="tray-item" onClick={() => toggleOnTray(i)} title={`Take ${i.label} off the tray`}>
+            <button
+              type="button"
+              className="tray-item"
+              onClick={() => toggleOnTray(i)}
+              title={`Take ${i.label} off the tray`}
+            >
               <Chip hex={i.hex} sheen={i.sheen} />
               <span>{i.label}</span>
               <span aria-hidden="true">×</span>

@@ -6,9 +6,21 @@ import type { TrayItem } from './tray'
  */
 export function TrayMark({ item }: { item: TrayItem }) {
   return (
-    <button type="button" className="tray-mark" data-tray={JSON.stringify(item)} aria-label={`Tray: ${item.label}`} title="On or off the tray (t)">
+    <button
+      type="button"
+      className="tray-mark"
+      data-tray={JSON.stringify(item)}
+      aria-label={`Tray: ${item.label}`}
+      title="On or off the tray (t)"
+    >
       <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
-        <path d="M2 13v5h18v-5M2 18h18M7 15V9h3v6zM13 15V6h3v9z" fill="none" stroke="currentColor" strokeWidth="1.8" strokeLinejoin="round" />
+        <path
+          d="M2 13v5h18v-5M2 18h18M7 15V9h3v6zM13 15V6h3v9z"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.8"
+          strokeLinejoin="round"
+        />
       </svg>
     </button>
   )

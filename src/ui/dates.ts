@@ -13,5 +13,3 @@ export const day = (at: string | Date, zone: string) => dayjs(at).tz(zone).forma
 export const dayAndTime = (at: string | Date, zone: string) => dayjs(at).tz(zone).format('D MMM YYYY, HH:mm')
 /** How long ago, or how soon, seen from `now`: `3 days ago`. */
 export const ago = (at: string | Date, now: Date) => dayjs(at).from(dayjs(now))
-/** Whole days between. */
-export const daysBetween = (from: string | Date, to: Date) => Math.floor((to.getTime() - new Date(from).getTime()) / 86_400_000)

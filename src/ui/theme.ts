@@ -79,7 +79,13 @@ export const benchTheme: ThemeConfig = {
     controlItemBgHover: '#404040',
   },
   components: {
-    Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 600, defaultBg: '#333333', primaryColor: '#141414' },
+    Button: {
+      primaryShadow: 'none',
+      defaultShadow: 'none',
+      fontWeight: 600,
+      defaultBg: '#333333',
+      primaryColor: '#141414',
+    },
     Select: { optionSelectedBg: '#4a4a4a', optionActiveBg: '#404040' },
     Form: { itemMarginBottom: 12, labelColor: '#f2f2f2' },
   },

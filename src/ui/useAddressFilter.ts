@@ -17,7 +17,8 @@ export function useAddressFilter<F extends { q: string }>(filter: F, defaults: P
   useEffect(() => () => clearTimeout(timer.current), [])
   const go = (change: Partial<F>) => {
     const next = new URLSearchParams()
-    for (const [k, v] of Object.entries({ ...filter, q, ...change })) if (v && v !== defaults[k as keyof F]) next.set(k, String(v))
+    for (const [k, v] of Object.entries({ ...filter, q, ...change }))
+      if (v && v !== defaults[k as keyof F]) next.set(k, String(v))
     start(() => router.replace(`${path}${next.size ? `?${next}` : ''}`, { scroll: false }))
   }
   const type = (text: string) => {

@@ -29,7 +29,11 @@ export function useSend<T>() {
           setRefusal(answer)
         }
       } catch {
-        setRefusal({ ok: false, code: 'Unexpected', message: 'Fika did not answer. Nothing is lost: try again in a moment.' })
+        setRefusal({
+          ok: false,
+          code: 'Unexpected',
+          message: 'Fika did not answer. Nothing is lost: try again in a moment.',
+        })
       }
     })
   return { send, pending, refusal, clear: () => setRefusal(undefined) }

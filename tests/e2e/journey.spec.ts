@@ -116,10 +116,14 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
 
   // Note how it dried, with a photo.
   await page.goto(pieceUrl)
-  const photo = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#136a78' } }).jpeg().toBuffer()
+  const photo = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#136a78' } })
+    .jpeg()
+    .toBuffer()
   await page.getByLabel('Choose a photo').setInputFiles({ name: 'wet.jpg', mimeType: 'image/jpeg', buffer: photo })
   await expect(page.getByRole('img', { name: 'Ferry in fog, wet' }).first()).toBeVisible()
-  await page.getByLabel('Choose a photo').setInputFiles({ name: 'not.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('nothing') })
+  await page
+    .getByLabel('Choose a photo')
+    .setInputFiles({ name: 'not.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('nothing') })
   await expect(page.getByText('This file is not a JPEG, PNG or WebP photo.')).toBeVisible()
   await page.getByLabel('How it dried').fill('Dark at the rim; the fog held.')
   await page.getByText('Pinholes').click()

@@ -44,7 +44,10 @@ test('one studio cannot open another’s pages, labels or photos', async ({ page
   const plan = await href('/plan', /Bakery commission/)
   const piece = await href('/wall', /Night Ferries 2/)
   await page.goto(piece)
-  const photo = (await page.getByRole('img', { name: /Night Ferries 2, dry/ }).first().getAttribute('src'))!
+  const photo = (await page
+    .getByRole('img', { name: /Night Ferries 2, dry/ })
+    .first()
+    .getAttribute('src'))!
   expect((await page.request.get(photo)).headers()['content-type']).toBe('image/jpeg')
 
   const other = await browser.newPage({ baseURL: process.env.FIKA_URL! })
@@ -66,7 +69,9 @@ test('the drawer goes out as CSV and comes back unchanged', async ({ page }) => 
   const other = await page.context().browser()!.newPage({ baseURL: process.env.FIKA_URL! })
   await startStudio(other, 'Copy room')
   await other.getByRole('link', { name: 'Import CSV' }).first().click()
-  await other.locator('input[type=file]').setInputFiles({ name: 'fika.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  await other
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'fika.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await other.getByRole('button', { name: 'Import 68 good rows' }).click()
   await expect(other.getByText('68 added')).toBeVisible()
   const again = await (await other.request.get('/paints/export')).text()
@@ -106,7 +111,9 @@ test('a plan that is short says by how much, and the bench opens with that amoun
   await page.getByRole('button', { name: 'Save, then pour' }).click()
   await page.waitForURL(/\/pour\//)
   await page.getByRole('button', { name: /Book the pour/ }).click()
-  await expect(page.getByText(/Bakery teal holds 240\sml and 354\sml is wanted\. Mix 114\sml more, or take less\./)).toBeVisible()
+  await expect(
+    page.getByText(/Bakery teal holds 240\sml and 354\sml is wanted\. Mix 114\sml more, or take less\./),
+  ).toBeVisible()
   await page.getByRole('link', { name: /Short by 114/ }).click()
   await page.waitForURL(/\/bench/)
   await expect(page.getByLabel('Total to mix')).toHaveValue(/^113\.\d+ ml$/)

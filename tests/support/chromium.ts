@@ -14,4 +14,5 @@ export const CHROMIUM = {
   ],
 } as const
 
-export const launch = (): Promise<Browser> => chromium.launch({ executablePath: CHROMIUM.executablePath, args: [...CHROMIUM.args] })
+export const launch = (): Promise<Browser> =>
+  chromium.launch({ executablePath: CHROMIUM.executablePath, args: [...CHROMIUM.args] })

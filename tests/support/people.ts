@@ -26,6 +26,6 @@ export async function openDemo(page: Page): Promise<void> {
 export async function choose(page: Page, label: string, text: string): Promise<void> {
   const box = page.getByRole('combobox', { name: label }).last()
   await box.click()
-  await box.fill(text)
+  if (text) await box.fill(text)
   await page.keyboard.press('Enter')
 }

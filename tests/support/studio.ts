@@ -75,7 +75,11 @@ async function addMaterial(
   tx: Tx,
   kind: 'paint' | 'medium',
   name: string,
-  { hex = '#1f6f8b', priceMinor = 990, sizeUl = 60_000 }: { hex?: string; priceMinor?: number | null; sizeUl?: number | null },
+  {
+    hex = '#1f6f8b',
+    priceMinor = 990,
+    sizeUl = 60_000,
+  }: { hex?: string; priceMinor?: number | null; sizeUl?: number | null },
 ): Promise<string> {
   const id = uuidv7()
   await tx.q(
@@ -89,6 +93,7 @@ async function addMaterial(
        values ($1, $2, 'soft', 'opaque', 'satin', $3, $4)`,
       [tx.studioId, id, hex, new Array(36).fill(hexToSrgb(hex)[1])],
     )
-  else await tx.q(`insert into medium (studio_id, material_id, kind) values ($1, $2, 'pouring medium')`, [tx.studioId, id])
+  else
+    await tx.q(`insert into medium (studio_id, material_id, kind) values ($1, $2, 'pouring medium')`, [tx.studioId, id])
   return id
 }

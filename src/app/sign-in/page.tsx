@@ -8,5 +8,11 @@ export const metadata: Metadata = { title: 'Sign in' }
 
 export default async function SignIn() {
   if (await session()) redirect('/rack')
-  return <Door demo={process.env.FIKA_DEMO === '1' ? openDemoAction : undefined} signIn={signInAction} signUp={signUpAction} />
+  return (
+    <Door
+      demo={process.env.FIKA_DEMO === '1' ? openDemoAction : undefined}
+      signIn={signInAction}
+      signUp={signUpAction}
+    />
+  )
 }

@@ -60,7 +60,15 @@ const SHARMA: readonly number[][] = [
 describe('ΔE00', () => {
   it('has all 34 pairs of Sharma, Wu & Dalal to 4 decimals', () => {
     expect(SHARMA).toHaveLength(34)
-    for (const [l1, a1, b1, l2, a2, b2, expected] of SHARMA as [number, number, number, number, number, number, number][]) {
+    for (const [l1, a1, b1, l2, a2, b2, expected] of SHARMA as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ][]) {
       expect(deltaE00([l1, a1, b1], [l2, a2, b2])).toBeCloseTo(expected, 4)
       expect(deltaE00([l2, a2, b2], [l1, a1, b1])).toBeCloseTo(expected, 4)
     }
@@ -152,7 +160,11 @@ describe('Kubelka–Munk', () => {
     }
   })
   it('is free of order and of scale', () => {
-    const [a, b, c] = [opticsFromHex('#b5302a', 'normal'), opticsFromHex('#2449a8', 'strong'), opticsFromHex('#f4f1e8', 'normal')]
+    const [a, b, c] = [
+      opticsFromHex('#b5302a', 'normal'),
+      opticsFromHex('#2449a8', 'strong'),
+      opticsFromHex('#f4f1e8', 'normal'),
+    ]
     expect(mixToLab([a, b, c], [1, 2, 3])).toEqual(mixToLab([a, b, c], [1, 2, 3]))
     mixToLab([c, a, b], [30, 10, 20]).forEach((v, i) => expect(v).toBeCloseTo(mixToLab([a, b, c], [1, 2, 3])[i]!, 9))
     expect(mixReflectance([a], [1])).toHaveLength(36)
@@ -173,7 +185,8 @@ describe('mixes every painter knows (common practice, no published source)', () 
     expect(h).toBeLessThan(200)
   })
   it('violet and yellow lose most of their chroma', () => {
-    const kept = chroma(mixToLab([violet, yellow], [1, 1])) / ((chroma(hexToLab('#4a2a78')) + chroma(hexToLab('#f2c314'))) / 2)
+    const kept =
+      chroma(mixToLab([violet, yellow], [1, 1])) / ((chroma(hexToLab('#4a2a78')) + chroma(hexToLab('#f2c314'))) / 2)
     expect(kept).toBeLessThan(0.5)
   })
   it('white and red make pink: lighter, and still red', () => {

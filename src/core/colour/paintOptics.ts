@@ -19,7 +19,11 @@ const DARK_CAP = 0.7
  * @param reflectance masstone, 36 bands
  * @param lab the same colour as L*a*b*, which tells white and light paints from strong ones
  */
-export function opticsFromMasstone(reflectance: Reflectance, lab: [number, number, number], strength: Strength): Optics {
+export function opticsFromMasstone(
+  reflectance: Reflectance,
+  lab: [number, number, number],
+  strength: Strength,
+): Optics {
   const q = reflectance.map((r) => kOverS(toInternal(Math.min(r, 0.9999))))
   const scale = strengthScale(q, lab, strength)
   return { k: q.map((v) => v * scale), s: new Float64Array(q.length).fill(scale) }

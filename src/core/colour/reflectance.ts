@@ -5,7 +5,9 @@ import { hexToSrgb, toLinear, XYZ_TO_RGB, xyzToLinear, type Triple } from './srg
 export type Reflectance = Float64Array
 
 /** Rows of the map from reflectance to linear sRGB. */
-const ROWS = XYZ_TO_RGB.map((m) => Float64Array.from({ length: BANDS }, (_, i) => m[0] * W_X[i]! + m[1] * W_Y[i]! + m[2] * W_Z[i]!))
+const ROWS = XYZ_TO_RGB.map((m) =>
+  Float64Array.from({ length: BANDS }, (_, i) => m[0] * W_X[i]! + m[1] * W_Y[i]! + m[2] * W_Z[i]!),
+)
 
 /** XYZ (Y of white 1) of a reflectance under D65, 2° observer. */
 export function reflectanceToXyz(r: ArrayLike<number>): Triple {

@@ -55,5 +55,11 @@ export function hexToSrgb(hex: string): Triple {
 
 /** sRGB in 0–1 to `#rrggbb`; what lies outside the gamut is clipped. */
 export function srgbToHex(rgb: Triple): string {
-  return `#${rgb.map((c) => Math.round(Math.min(1, Math.max(0, c)) * 255).toString(16).padStart(2, '0')).join('')}`
+  return `#${rgb
+    .map((c) =>
+      Math.round(Math.min(1, Math.max(0, c)) * 255)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`
 }

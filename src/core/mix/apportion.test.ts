@@ -7,7 +7,8 @@ describe('largest remainder', () => {
     expect(apportion(10, [276, 424, 300])).toEqual([3, 4, 3])
   })
   it('gives ties to the earlier part', () => expect(apportion(1, [1, 1])).toEqual([1, 0]))
-  it('splits parts that are not whole', () => expect(apportionParts(354_882, [1, 2, 0.5])).toEqual([101_395, 202_790, 50_697]))
+  it('splits parts that are not whole', () =>
+    expect(apportionParts(354_882, [1, 2, 0.5])).toEqual([101_395, 202_790, 50_697]))
   it('refuses what cannot be split', () => {
     expect(() => apportion(5, [0, 0])).toThrow('nothing to split by')
     expect(() => apportion(1.5, [1])).toThrow(RangeError)

@@ -38,7 +38,9 @@ describe('overshoot', () => {
     expect(rescued.extraUl).toBe(64_000)
   })
   it('takes the largest of two overshoots', () => {
-    expect(rescale(list, planned, [90_000, 26_000, undefined, undefined]).targetsUl).toEqual([90_000, 30_000, 240_000, 24_000])
+    expect(rescale(list, planned, [90_000, 26_000, undefined, undefined]).targetsUl).toEqual([
+      90_000, 30_000, 240_000, 24_000,
+    ])
   })
   it('changes nothing for what was poured short', () => {
     expect(rescale(list, planned, [70_000, undefined, undefined, undefined])).toEqual({

@@ -93,7 +93,9 @@ export function rescale(
     }
   })
   const targetsUl =
-    driver < 0 ? [...plannedUl] : list.map((ingredient, i) => Math.max(poured[i] ?? 0, Math.round(scale * ingredient.parts)))
+    driver < 0
+      ? [...plannedUl]
+      : list.map((ingredient, i) => Math.max(poured[i] ?? 0, Math.round(scale * ingredient.parts)))
   const totalUl = targetsUl.reduce((a, b) => a + b, 0)
   if (cup && totalUl > cup.capacityUl)
     throw new OverCapacity(

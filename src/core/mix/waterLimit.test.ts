@@ -1,7 +1,12 @@
 import { judgeWater, type WaterAmount } from './waterLimit'
 
 const paint = (ml: number): WaterAmount => ({ kind: 'paint', ul: ml * 1000, waterShare: 0, solids: 0.38 })
-const medium = (ml: number, waterShare = 0, solids = 0.3): WaterAmount => ({ kind: 'medium', ul: ml * 1000, waterShare, solids })
+const medium = (ml: number, waterShare = 0, solids = 0.3): WaterAmount => ({
+  kind: 'medium',
+  ul: ml * 1000,
+  waterShare,
+  solids,
+})
 const water = (ml: number): WaterAmount => ({ kind: 'water', ul: ml * 1000, waterShare: 1, solids: 0 })
 
 describe('water limits', () => {
@@ -45,6 +50,8 @@ describe('water limits', () => {
     expect(v.roomUl).toBe(0)
   })
   it('water without any paint is past every limit by paint', () => {
-    expect(judgeWater([water(10)], { school: 'thinned-40' }).sentence).toMatch(/^Binder is 0 % of the whole, below 18 %/)
+    expect(judgeWater([water(10)], { school: 'thinned-40' }).sentence).toMatch(
+      /^Binder is 0 % of the whole, below 18 %/,
+    )
   })
 })

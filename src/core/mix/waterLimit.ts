@@ -39,7 +39,11 @@ export const WATER_SCHOOLS: Readonly<Record<WaterSchool, { name: string; limit: 
     source: 'common practice, no published source',
   },
   share: { name: 'Own share of the whole', limit: 0.2, source: 'house rule' },
-  binder: { name: 'Binder at least a share of the whole', limit: 0.18, source: 'start value 0.18 from memory; editable' },
+  binder: {
+    name: 'Binder at least a share of the whole',
+    limit: 0.18,
+    source: 'start value 0.18 from memory; editable',
+  },
 }
 
 const MEDIUM_SOLIDS = 0.3
@@ -81,5 +85,15 @@ export function judgeWater(amounts: readonly WaterAmount[], rule: WaterRule): Wa
   const sentence = within
     ? `Water is ${percent(value)} ${basis}; the limit is ${percent(limit)}.`
     : `Water is ${Number.isFinite(value) ? percent(value) : 'all'} ${basis}, ${Math.ceil(excessUl / 1000)} ml past the limit of ${percent(limit)}. Thin with medium instead.`
-  return { school, basis, value, limit, within, roomUl: Math.max(0, Math.floor(room)), mediumUl: Math.ceil(excessUl), sentence, source }
+  return {
+    school,
+    basis,
+    value,
+    limit,
+    within,
+    roomUl: Math.max(0, Math.floor(room)),
+    mediumUl: Math.ceil(excessUl),
+    sentence,
+    source,
+  }
 }

@@ -1,7 +1,16 @@
 /** The words a paint is described by, in the order they are offered. */
 export const BODIES = ['ready', 'ink', 'fluid', 'craft', 'soft', 'heavy'] as const
 export const OPACITIES = ['transparent', 'semi-transparent', 'semi-opaque', 'opaque'] as const
-export const SHEENS = ['matte', 'satin', 'gloss', 'pearl', 'metallic', 'colour-shift', 'fluorescent', 'glitter'] as const
+export const SHEENS = [
+  'matte',
+  'satin',
+  'gloss',
+  'pearl',
+  'metallic',
+  'colour-shift',
+  'fluorescent',
+  'glitter',
+] as const
 export const STRENGTHS = ['weak', 'normal', 'strong', 'very strong'] as const
 export const ROLES = [
   'pour',

@@ -16,7 +16,15 @@ describe('amounts of a plan', () => {
       { use: 'cup', vesselId: 'white', parts: 1, ul: 33_333 },
       { use: 'base coat', vesselId: 'white', parts: null, ul: 50_000 },
     ])
-    expect(needs(parts, new Map([['teal', 70_000], ['white', 60_000]]))).toEqual([
+    expect(
+      needs(
+        parts,
+        new Map([
+          ['teal', 70_000],
+          ['white', 60_000],
+        ]),
+      ),
+    ).toEqual([
       { vesselId: 'teal', needUl: 66_667, shortUl: 0 },
       { vesselId: 'white', needUl: 83_333, shortUl: 23_333 },
     ])

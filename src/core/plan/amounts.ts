@@ -29,8 +29,15 @@ export function planParts(
 }
 
 /** What each bottle must give over all uses, and by how much it falls short of it, µl. */
-export function needs(parts: readonly PlanPart[], haveUl: ReadonlyMap<string, number>): { vesselId: string; needUl: number; shortUl: number }[] {
+export function needs(
+  parts: readonly PlanPart[],
+  haveUl: ReadonlyMap<string, number>,
+): { vesselId: string; needUl: number; shortUl: number }[] {
   const need = new Map<string, number>()
   for (const p of parts) need.set(p.vesselId, (need.get(p.vesselId) ?? 0) + p.ul)
-  return [...need].map(([vesselId, needUl]) => ({ vesselId, needUl, shortUl: Math.max(0, needUl - (haveUl.get(vesselId) ?? 0)) }))
+  return [...need].map(([vesselId, needUl]) => ({
+    vesselId,
+    needUl,
+    shortUl: Math.max(0, needUl - (haveUl.get(vesselId) ?? 0)),
+  }))
 }

@@ -15,7 +15,8 @@ const VULGAR: Readonly<Record<string, number>> = {
   '⅝': 5 / 8,
   '⅞': 7 / 8,
 }
-const NUMBER = /^\s*(?:(\d+)\s*\/\s*(\d+)|(\d*[.,]?\d+|\d+[.,])(?:\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])|\s+(\d+)\s*\/\s*(\d+))?|([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))/
+const NUMBER =
+  /^\s*(?:(\d+)\s*\/\s*(\d+)|(\d*[.,]?\d+|\d+[.,])(?:\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])|\s+(\d+)\s*\/\s*(\d+))?|([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))/
 
 /**
  * Reads a number at the start of a text as people write it: `1.5`, `1,5`, `1 1/2`, `1½`, `½`, `3/4`.

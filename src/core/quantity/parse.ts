@@ -30,7 +30,9 @@ export function parseAmount(text: string, kind: Unit['kind'], system: UnitSystem
     const unit = findUnit(name, kind)
     if (!unit) throw new Invalid(`“${name}” is not a unit Fika knows. Type something like ${EXAMPLE[kind]}.`)
     if (unit.kind !== kind)
-      throw new Invalid(`“${name}” is a unit of ${unit.kind}, and a ${kind} is wanted: something like ${EXAMPLE[kind]}.`)
+      throw new Invalid(
+        `“${name}” is a unit of ${unit.kind}, and a ${kind} is wanted: something like ${EXAMPLE[kind]}.`,
+      )
     return read.value * unit.factor
   })
   return amounts.reduce((a, b) => a + b, 0)

@@ -12,9 +12,9 @@ export function parseRatio(text: string): number[] {
       throw new Invalid(`“${text.trim()}” is not a ratio. Type parts with colons between them, like 1 : 2 : 0.5.`)
     return read.value
   })
-  if (terms.length < 2)
-    throw new Invalid(`“${text.trim()}” has one part only. A ratio needs two or more, like 2 : 1.`)
-  if (terms.every((t) => t === 0)) throw new Invalid('A ratio of nothing but zeros mixes nothing. Make one part larger.')
+  if (terms.length < 2) throw new Invalid(`“${text.trim()}” has one part only. A ratio needs two or more, like 2 : 1.`)
+  if (terms.every((t) => t === 0))
+    throw new Invalid('A ratio of nothing but zeros mixes nothing. Make one part larger.')
   return terms
 }
 

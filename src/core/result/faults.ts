@@ -8,7 +8,11 @@ export interface Fault {
 export const FAULTS: readonly Fault[] = [
   { key: 'mud', name: 'Mud', causes: 'neighbours that mix to grey, too thin, worked too much' },
   { key: 'pinholes', name: 'Pinholes', causes: 'not rested long enough, not torched' },
-  { key: 'craters', name: 'Craters', causes: 'silicone or grease, or that very paint: see what the cratered pieces share' },
+  {
+    key: 'craters',
+    name: 'Craters',
+    causes: 'silicone or grease, or that very paint: see what the cratered pieces share',
+  },
   { key: 'crazing', name: 'Crazing or cracks', causes: 'film too thick, too much water, weak binder, a fast skin' },
   { key: 'dull', name: 'Dull', causes: 'little pigment, milky medium' },
   { key: 'no-cells', name: 'No cells', causes: 'like densities, the medium, too thick, a paint that needs silicone' },

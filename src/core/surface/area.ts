@@ -2,7 +2,13 @@ import { Invalid } from '../errors'
 
 /** A surface to pour on. Lengths in mm; `count` pieces alike, planned as one work. */
 export type Surface =
-  | { readonly shape: 'rectangle'; readonly lengthMm: number; readonly widthMm: number; readonly edgeMm: number; readonly count: number }
+  | {
+      readonly shape: 'rectangle'
+      readonly lengthMm: number
+      readonly widthMm: number
+      readonly edgeMm: number
+      readonly count: number
+    }
   | { readonly shape: 'round'; readonly diameterMm: number; readonly edgeMm: number; readonly count: number }
 
 export interface Areas {

@@ -3,8 +3,7 @@ import { areas, type Surface } from './area'
 
 /** How the amount of paint for the pour itself is found. */
 export type CoverageSchool =
-  | { readonly kind: 'rule-of-28' }
-  | { readonly kind: 'film'; readonly wetMm: number; readonly runOffShare: number }
+  { readonly kind: 'rule-of-28' } | { readonly kind: 'film'; readonly wetMm: number; readonly runOffShare: number }
 
 /** Common practice, no published source: in² of the face ÷ 28 = fl oz. */
 export const RULE_DIVISOR = 28

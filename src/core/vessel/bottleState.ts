@@ -33,4 +33,5 @@ export const STATE_WORDS: Readonly<Record<BottleState, string>> = {
 }
 
 /** How full a bottle is, 0–1. */
-export const level = (b: Pick<BottleFacts, 'ul' | 'capacityUl'>) => Math.min(1, b.ul / (b.capacityUl ?? Math.max(USUAL_CAPACITY_UL, b.ul)))
+export const level = (b: Pick<BottleFacts, 'ul' | 'capacityUl'>) =>
+  Math.min(1, b.ul / (b.capacityUl ?? Math.max(USUAL_CAPACITY_UL, b.ul)))

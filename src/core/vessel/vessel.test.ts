@@ -3,7 +3,11 @@ import { contentUl, takeFrom } from './content'
 import { bottleState, level } from './bottleState'
 import { weighIn } from './weighIn'
 
-const bottle = (...uls: number[]) => ({ id: 'b1', label: 'Teal 3', content: uls.map((ul, i) => ({ lotId: `l${i}`, ul })) })
+const bottle = (...uls: number[]) => ({
+  id: 'b1',
+  label: 'Teal 3',
+  content: uls.map((ul, i) => ({ lotId: `l${i}`, ul })),
+})
 
 describe('taking from a vessel', () => {
   it('takes every lot in proportion, exactly', () => {
@@ -35,7 +39,8 @@ describe('weighing in', () => {
     { lotId: 'medium', ul: 180_000, isWater: false, densityGPerMl: 1.05 },
     { lotId: 'water', ul: 20_000, isWater: true, densityGPerMl: 1 },
   ]
-  const at = (netG: number, named?: 'spilled') => weighIn({ grossMg: (netG + 30) * 1000, tareMg: 30_000, content, named })
+  const at = (netG: number, named?: 'spilled') =>
+    weighIn({ grossMg: (netG + 30) * 1000, tareMg: 30_000, content, named })
   it('books nothing when the scale agrees', () =>
     expect(at(329)).toEqual({ measuredUl: 300_000, evaporated: [], lost: [], gained: [] }))
   it('books a loss as evaporated water first', () =>

@@ -33,7 +33,8 @@ export function weighIn({ grossMg, tareMg, content, named }: WeighInInput): Weig
   const netMg = grossMg - tareMg
   const bookedUl = contentUl(content)
   const bookedMg = content.reduce((sum, p) => sum + p.ul * p.densityGPerMl, 0)
-  if (bookedUl === 0) throw new Invalid('This bottle is empty by the books. Top it up instead of weighing it in.', 'gross')
+  if (bookedUl === 0)
+    throw new Invalid('This bottle is empty by the books. Top it up instead of weighing it in.', 'gross')
   const none = { evaporated: [], lost: [], gained: [] }
   const diffMg = netMg - bookedMg
   // Less than a microlitre either way is rounding.

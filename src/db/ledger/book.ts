@@ -76,7 +76,9 @@ function canonical(value: unknown): string {
  */
 export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   const movementId = uuidv7()
-  const hash = createHash('sha256').update(`${booking.kind}:${canonical(booking.payload)}`).digest('hex')
+  const hash = createHash('sha256')
+    .update(`${booking.kind}:${canonical(booking.payload)}`)
+    .digest('hex')
   const vessels = [...new Set(booking.vessels)]
   const rows = await tx.q<OpenedRow>(
     'select * from open_movement($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)',
@@ -125,10 +127,7 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
 function checkCapacity(lines: readonly Line[], held: ReadonlyMap<string, HeldVessel>): void {
   for (const vessel of held.values()) {
     if (vessel.capacityUl === null) continue
-    const moved = lines.reduce(
-      (sum, l) => sum + (l.to === vessel.id ? l.ul : 0) - (l.from === vessel.id ? l.ul : 0),
-      0,
-    )
+    const moved = lines.reduce((sum, l) => sum + (l.to === vessel.id ? l.ul : 0) - (l.from === vessel.id ? l.ul : 0), 0)
     const wouldHoldUl = contentUl(vessel.content) + moved
     if (moved > 0 && wouldHoldUl > vessel.capacityUl)
       throw new OverCapacity(
@@ -162,7 +161,14 @@ async function write(tx: Tx, movementId: string, all: readonly Line[]): Promise<
        on conflict (studio_id, vessel_id, lot_id) do update set ul = c.ul + excluded.ul
      )
      select (select count(*) from give)::int as wanted, (select count(*) from decreased)::int as decreased`,
-    [tx.studioId, movementId, lines.map((l) => l.lotId), lines.map((l) => l.from), lines.map((l) => l.to), lines.map((l) => l.ul)],
+    [
+      tx.studioId,
+      movementId,
+      lines.map((l) => l.lotId),
+      lines.map((l) => l.from),
+      lines.map((l) => l.to),
+      lines.map((l) => l.ul),
+    ],
     'write_lines',
   )
   if (!result || result.wanted !== result.decreased)

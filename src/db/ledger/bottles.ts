@@ -96,6 +96,10 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
     },
   })
   if (!booked.replayed)
-    await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [tx.studioId, id, weigh.tareMg])
+    await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
+      tx.studioId,
+      id,
+      weigh.tareMg,
+    ])
   return { ...booked, measuredUl }
 }

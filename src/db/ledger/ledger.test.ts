@@ -72,7 +72,11 @@ describe('mixing and pouring', () => {
       'The open containers of Teal hold 40\u00a0ml and 60\u00a0ml is wanted. Book a new container, or let the rest come from untracked supply.',
     )
     expect(await studio.holds(tube.vesselId)).toBe(40_000)
-    expect(await studio.run((tx) => tx.q('select 1 from vessel where studio_id = $1 and id = $2', [tx.studioId, mix.vesselId]))).toEqual([])
+    expect(
+      await studio.run((tx) =>
+        tx.q('select 1 from vessel where studio_id = $1 and id = $2', [tx.studioId, mix.vesselId]),
+      ),
+    ).toEqual([])
     await studio.run((tx) => mixBottle(tx, { ...mix, untrackedForRest: true }))
     expect(await studio.holds(mix.vesselId)).toBe(60_000)
     await expectBalanced(studio)
@@ -103,7 +107,9 @@ describe('mixing and pouring', () => {
       { vesselId: b, ul: 20_000 },
     ]
     const input = { requestId: uuidv7(), vesselId: uuidv7(), title: 'Ferry 1', takes }
-    await expect(studio.run((tx) => pour(tx, input))).rejects.toThrow(/^White 2 holds 10\u00a0ml and 20\u00a0ml is wanted\. Mix/)
+    await expect(studio.run((tx) => pour(tx, input))).rejects.toThrow(
+      /^White 2 holds 10\u00a0ml and 20\u00a0ml is wanted\. Mix/,
+    )
     expect(await studio.holds(a)).toBe(60_000)
     // The same bottle twice (cup and reserve) gives the sum.
     const twice = { ...input, requestId: uuidv7(), takes: [takes[0]!, { vesselId: a, ul: 5_000 }] }
@@ -117,7 +123,13 @@ describe('mixing and pouring', () => {
     const studio = await makeStudio()
     const teal = await studio.paint('Teal')
     const bottle = await studio.bottle('Teal 1', [{ materialId: teal, ul: 60_000 }], 100_000)
-    const top = (ul: number) => ({ requestId: uuidv7(), vesselId: bottle, poured: [{ materialId: teal, ul }], restHours: 2, untrackedForRest: true })
+    const top = (ul: number) => ({
+      requestId: uuidv7(),
+      vesselId: bottle,
+      poured: [{ materialId: teal, ul }],
+      restHours: 2,
+      untrackedForRest: true,
+    })
     await studio.run((tx) => topUpBottle(tx, top(40_000)))
     await expect(studio.run((tx) => topUpBottle(tx, top(1_000)))).rejects.toMatchObject({ code: 'OverCapacity' })
     expect(await studio.holds(bottle)).toBe(100_000)
@@ -125,13 +137,19 @@ describe('mixing and pouring', () => {
 
   it('mixes the bottle’s colour from what is in it', async () => {
     const studio = await makeStudio()
-    const [blue, white] = [await studio.paint('Blue', { hex: '#1d4e9e' }), await studio.paint('White', { hex: '#f6f4ee' })]
+    const [blue, white] = [
+      await studio.paint('Blue', { hex: '#1d4e9e' }),
+      await studio.paint('White', { hex: '#f6f4ee' }),
+    ]
     const bottle = await studio.bottle('Sky', [
       { materialId: blue, ul: 10_000 },
       { materialId: white, ul: 90_000 },
     ])
     const [row] = await studio.run((tx) =>
-      tx.q<{ colour_hex: string }>('select colour_hex from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, bottle]),
+      tx.q<{ colour_hex: string }>('select colour_hex from bottle where studio_id = $1 and vessel_id = $2', [
+        tx.studioId,
+        bottle,
+      ]),
     )
     expect(row!.colour_hex).toMatch(/^#[0-9a-f]{6}$/)
   })
@@ -166,7 +184,9 @@ describe('undo', () => {
     const undo = () => studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: taken.movementId }))
     const both = await Promise.allSettled([undo(), undo()])
     expect(both.filter((r) => r.status === 'fulfilled')).toHaveLength(1)
-    expect((both.find((r) => r.status === 'rejected') as PromiseRejectedResult).reason).toMatchObject({ code: 'Conflict' })
+    expect((both.find((r) => r.status === 'rejected') as PromiseRejectedResult).reason).toMatchObject({
+      code: 'Conflict',
+    })
     expect(await studio.holds(bottle)).toBe(60_000)
     await expectBalanced(studio)
   })
@@ -185,7 +205,15 @@ describe('undo', () => {
     const teal = await studio.paint('Teal')
     const vesselId = uuidv7()
     const bought = await studio.run((tx) =>
-      buyContainer(tx, { requestId: uuidv7(), materialId: teal, lotId: uuidv7(), vesselId, label: 'Tube', sizeUl: 60_000, priceMinor: 990 }),
+      buyContainer(tx, {
+        requestId: uuidv7(),
+        materialId: teal,
+        lotId: uuidv7(),
+        vesselId,
+        label: 'Tube',
+        sizeUl: 60_000,
+        priceMinor: 990,
+      }),
     )
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: bought.movementId }))
     expect(await studio.holds(vesselId)).toBe(0)
@@ -194,7 +222,12 @@ describe('undo', () => {
 })
 
 describe('any sequence of movements', () => {
-  type Step = { op: 'buy' | 'mix' | 'top' | 'take' | 'pour' | 'weigh' | 'discard' | 'undo'; a: number; b: number; ul: number }
+  type Step = {
+    op: 'buy' | 'mix' | 'top' | 'take' | 'pour' | 'weigh' | 'discard' | 'undo'
+    a: number
+    b: number
+    ul: number
+  }
   const step: fc.Arbitrary<Step> = fc.record({
     op: fc.constantFrom('buy', 'mix', 'top', 'take', 'pour', 'weigh', 'discard', 'undo'),
     a: fc.nat(20),
@@ -207,7 +240,12 @@ describe('any sequence of movements', () => {
       fc.asyncProperty(fc.array(step, { minLength: 5, maxLength: 25 }), async (steps) => {
         const studio = await makeStudio()
         const materials = [await studio.paint('Red'), await studio.medium('Flow'), await studio.water()]
-        const bottles = [await studio.bottle('B0', materials.map((materialId, i) => ({ materialId, ul: 30_000 + i * 7 })))]
+        const bottles = [
+          await studio.bottle(
+            'B0',
+            materials.map((materialId, i) => ({ materialId, ul: 30_000 + i * 7 })),
+          ),
+        ]
         const movements: string[] = []
         let booked = 0
         for (const { op, a, b, ul } of steps) {
@@ -223,21 +261,52 @@ describe('any sequence of movements', () => {
             .run(async (tx) => {
               switch (op) {
                 case 'buy':
-                  return buyContainer(tx, { requestId, materialId, lotId: uuidv7(), vesselId: uuidv7(), label: 'Tube', sizeUl: ul, priceMinor: a })
+                  return buyContainer(tx, {
+                    requestId,
+                    materialId,
+                    lotId: uuidv7(),
+                    vesselId: uuidv7(),
+                    label: 'Tube',
+                    sizeUl: ul,
+                    priceMinor: a,
+                  })
                 case 'mix':
                   return mixBottle(tx, { ...mix, untrackedForRest: a % 2 === 0 })
                 case 'top':
-                  return topUpBottle(tx, { requestId, vesselId, poured: [{ materialId, ul }], restHours: 1, untrackedForRest: true })
+                  return topUpBottle(tx, {
+                    requestId,
+                    vesselId,
+                    poured: [{ materialId, ul }],
+                    restHours: 1,
+                    untrackedForRest: true,
+                  })
                 case 'take':
                   return takeOut(tx, { requestId, vesselId, ul })
                 case 'pour':
-                  return pour(tx, { requestId, vesselId: uuidv7(), title: 'P', takes: [{ vesselId, ul }, { vesselId: other, ul: Math.ceil(ul / 2) }] })
+                  return pour(tx, {
+                    requestId,
+                    vesselId: uuidv7(),
+                    title: 'P',
+                    takes: [
+                      { vesselId, ul },
+                      { vesselId: other, ul: Math.ceil(ul / 2) },
+                    ],
+                  })
                 case 'weigh':
-                  return weighInBottle(tx, { requestId, vesselId, grossMg: ul + 30_000, tareMg: 30_000, named: b % 2 ? 'residue' : undefined })
+                  return weighInBottle(tx, {
+                    requestId,
+                    vesselId,
+                    grossMg: ul + 30_000,
+                    tareMg: 30_000,
+                    named: b % 2 ? 'residue' : undefined,
+                  })
                 case 'discard':
                   return discard(tx, { requestId, vesselId })
                 default:
-                  return undoMovement(tx, { requestId, movementId: movements[a % Math.max(1, movements.length)] ?? uuidv7() })
+                  return undoMovement(tx, {
+                    requestId,
+                    movementId: movements[a % Math.max(1, movements.length)] ?? uuidv7(),
+                  })
               }
             })
             .catch((error: unknown) => {
@@ -271,7 +340,8 @@ describe('fifty hands on one bottle', () => {
     ])
     // 50 requests of 3 ml, each sent twice at once: 33 fit into 100 ml.
     const requests = Array.from({ length: 50 }, () => uuidv7())
-    const take = (requestId: string) => withStudio(studio.who, (tx) => takeOut(tx, { requestId, vesselId: bottle, ul: 3_000 }))
+    const take = (requestId: string) =>
+      withStudio(studio.who, (tx) => takeOut(tx, { requestId, vesselId: bottle, ul: 3_000 }))
     const results = await Promise.allSettled([...requests, ...requests].map(take))
     const fresh = results.filter((r) => r.status === 'fulfilled' && !r.value.replayed)
     const refused = results.filter((r) => r.status === 'rejected')

@@ -7,7 +7,10 @@ import type { HeldVessel, Line } from './book'
 
 /** A sink of the studio: booked waste, the air water evaporates into, or what was used without a plan. */
 export async function sink(tx: Tx, kind: 'waste' | 'air' | 'out'): Promise<string> {
-  const [row] = await tx.q<{ id: string }>('select id from vessel where studio_id = $1 and kind = $2', [tx.studioId, kind])
+  const [row] = await tx.q<{ id: string }>('select id from vessel where studio_id = $1 and kind = $2', [
+    tx.studioId,
+    kind,
+  ])
   if (!row) throw new Error(`this studio has no ${kind} vessel`)
   return row.id
 }

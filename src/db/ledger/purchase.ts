@@ -23,7 +23,10 @@ export async function buyContainer(tx: Tx, buy: BuyContainer): Promise<Booked> {
     vessels: [],
     at: buy.at,
     async decide() {
-      const [material] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [tx.studioId, buy.materialId])
+      const [material] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [
+        tx.studioId,
+        buy.materialId,
+      ])
       if (!material) throw new NotFound('paint or medium')
       await tx.q(
         `insert into lot (studio_id, id, material_id, tracked, label, size_ul, price_minor, opened_at)

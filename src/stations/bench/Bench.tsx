@@ -33,7 +33,19 @@ const SIZES = [60, 120, 240, 355, 480, 1000]
 const CLEAR = '#e9e9e4'
 
 /** The bench: what goes in, how much of it, what was really poured, and into which bottle. */
-export function Bench({ materials, start, units, school, currency }: { materials: Material[]; start: BenchStart; units: UnitSystem; school: WaterSchool; currency: string }) {
+export function Bench({
+  materials,
+  start,
+  units,
+  school,
+  currency,
+}: {
+  materials: Material[]
+  start: BenchStart
+  units: UnitSystem
+  school: WaterSchool
+  currency: string
+}) {
   const byId = useMemo(() => new Map(materials.map((m) => [m.id, m])), [materials])
   const [draft, setDraft] = useState(start.draft)
   const change = (part: Partial<Draft>) => setDraft((d) => ({ ...d, ...part }))
@@ -49,9 +61,14 @@ export function Bench({ materials, start, units, school, currency }: { materials
     <BenchProviders>
       <div className="head">
         <h1>
-          Bench<span className="sub">measure, mix, book</span>
+          Bench <span className="sub">measure, mix, book</span>
         </h1>
-        <button type="button" className="go second" data-key="n" onClick={() => setDraft({ ...start.draft, paints: [], mediums: [], poured: {}, waterParts: '' })}>
+        <button
+          type="button"
+          className="go second"
+          data-key="n"
+          onClick={() => setDraft({ ...start.draft, paints: [], mediums: [], poured: {}, waterParts: '' })}
+        >
           Start over
         </button>
       </div>
@@ -82,7 +99,19 @@ function choice(m: Material) {
   return { value: m.id, label: m.maker ? `${m.name} · ${m.maker}` : m.name }
 }
 
-function RecipePanel({ draft, change, view, materials, units }: { draft: Draft; change: (d: Partial<Draft>) => void; view: MixView; materials: Material[]; units: UnitSystem }) {
+function RecipePanel({
+  draft,
+  change,
+  view,
+  materials,
+  units,
+}: {
+  draft: Draft
+  change: (d: Partial<Draft>) => void
+  view: MixView
+  materials: Material[]
+  units: UnitSystem
+}) {
   const paints = materials.filter((m) => m.kind === 'paint')
   const mediums = materials.filter((m) => m.kind === 'medium' || m.kind === 'additive')
   const waters = materials.filter((m) => m.kind === 'water')
@@ -90,12 +119,22 @@ function RecipePanel({ draft, change, view, materials, units }: { draft: Draft; 
     <section className="panel" aria-label="Recipe">
       <label className="field" style={{ marginBottom: 4 }}>
         <span>Total to mix</span>
-        <QuantityInput label="Total to mix" value={draft.total} onChange={(total) => change({ total })} system={units} size="large" />
+        <QuantityInput
+          label="Total to mix"
+          value={draft.total}
+          onChange={(total) => change({ total })}
+          system={units}
+          size="large"
+        />
       </label>
       <div className="two" style={{ gap: '0 14px', gridTemplateColumns: '1fr 1fr' }}>
         <label className="field">
           <span>Medium : paint</span>
-          <Input value={draft.ratio} placeholder={`${view.houseRatio} by body`} onChange={(e) => change({ ratio: e.target.value })} />
+          <Input
+            value={draft.ratio}
+            placeholder={`${view.houseRatio} by body`}
+            onChange={(e) => change({ ratio: e.target.value })}
+          />
         </label>
         <label className="field">
           <span>School</span>
@@ -124,24 +163,56 @@ function RecipePanel({ draft, change, view, materials, units }: { draft: Draft; 
       </div>
       <Rows rows={draft.paints} options={paints} what="paint" onChange={(rows) => change({ paints: rows })} />
       <h2 style={{ marginTop: 16 }}>Medium</h2>
-      <Rows rows={draft.mediums} options={mediums} what="medium" most={3} onChange={(rows) => change({ mediums: rows })} />
-      {mediums.length === 0 ? <p className="muted">There is no medium in the drawer yet. Add one under Paints, Mediums.</p> : null}
+      <Rows
+        rows={draft.mediums}
+        options={mediums}
+        what="medium"
+        most={3}
+        onChange={(rows) => change({ mediums: rows })}
+      />
+      {mediums.length === 0 ? (
+        <p className="muted">There is no medium in the drawer yet. Add one under Paints, Mediums.</p>
+      ) : null}
       <div className="two" style={{ gap: '0 14px', marginTop: 12 }}>
         <label className="field">
           <span>Water, in the same parts</span>
-          <Input value={draft.waterParts} placeholder="0" inputMode="decimal" onChange={(e) => change({ waterParts: e.target.value })} />
+          <Input
+            value={draft.waterParts}
+            placeholder="0"
+            inputMode="decimal"
+            onChange={(e) => change({ waterParts: e.target.value })}
+          />
         </label>
         <label className="field">
           <span>Kind of water</span>
-          <Select aria-label="Kind of water" value={draft.waterId} style={{ width: '100%' }} onChange={(v: string) => change({ waterId: v })} options={waters.map(choice)} />
+          <Select
+            aria-label="Kind of water"
+            value={draft.waterId}
+            style={{ width: '100%' }}
+            onChange={(v: string) => change({ waterId: v })}
+            options={waters.map(choice)}
+          />
         </label>
       </div>
     </section>
   )
 }
 
-function Rows({ rows, options, what, most = 12, onChange }: { rows: Draft['paints']; options: Material[]; what: 'paint' | 'medium'; most?: number; onChange: (rows: Draft['paints']) => void }) {
-  const set = (i: number, part: Partial<{ id: string; parts: string }>) => onChange(rows.map((r, k) => (k === i ? { ...r, ...part } : r)))
+function Rows({
+  rows,
+  options,
+  what,
+  most = 12,
+  onChange,
+}: {
+  rows: Draft['paints']
+  options: Material[]
+  what: 'paint' | 'medium'
+  most?: number
+  onChange: (rows: Draft['paints']) => void
+}) {
+  const set = (i: number, part: Partial<{ id: string; parts: string }>) =>
+    onChange(rows.map((r, k) => (k === i ? { ...r, ...part } : r)))
   return (
     <>
       {rows.map((r, i) => {
@@ -162,8 +233,17 @@ function Rows({ rows, options, what, most = 12, onChange }: { rows: Draft['paint
                 options={options.map(choice)}
               />
             </span>
-            <Input aria-label={`Parts of ${m?.name ?? what}`} style={{ width: 74 }} value={r.parts} inputMode="decimal" onChange={(e) => set(i, { parts: e.target.value })} />
-            <Button aria-label={`Leave out ${m?.name ?? what}`} onClick={() => onChange(rows.filter((_, k) => k !== i))}>
+            <Input
+              aria-label={`Parts of ${m?.name ?? what}`}
+              style={{ width: 74 }}
+              value={r.parts}
+              inputMode="decimal"
+              onChange={(e) => set(i, { parts: e.target.value })}
+            />
+            <Button
+              aria-label={`Leave out ${m?.name ?? what}`}
+              onClick={() => onChange(rows.filter((_, k) => k !== i))}
+            >
               ×
             </Button>
           </div>
@@ -174,7 +254,9 @@ function Rows({ rows, options, what, most = 12, onChange }: { rows: Draft['paint
           {rows.length ? 'And another' : `Add a ${what}`}
         </Button>
       ) : (
-        <p className="muted">{what === 'medium' ? 'Three are the most: beyond that each medium’s effect is lost.' : 'Twelve are the most.'}</p>
+        <p className="muted">
+          {what === 'medium' ? 'Three are the most: beyond that each medium’s effect is lost.' : 'Twelve are the most.'}
+        </p>
       )}
     </>
   )
@@ -235,7 +317,8 @@ function AmountsPanel({ draft, change, view }: { draft: Draft; change: (d: Parti
       {view.extraUl > 0 ? (
         <div style={{ marginTop: 10 }}>
           <Notice kind="note">
-            To keep the ratio, pour the rest to the new amounts: the batch becomes {formatMl(view.extraUl)} more, {formatMl(view.totalUl)} in all.
+            To keep the ratio, pour the rest to the new amounts: the batch becomes {formatMl(view.extraUl)} more,{' '}
+            {formatMl(view.totalUl)} in all.
           </Notice>
         </div>
       ) : null}
@@ -278,7 +361,21 @@ function WaterMeter({ view }: { view: MixView }) {
   )
 }
 
-function BookPanel({ draft, view, start, byId, units, currency }: { draft: Draft; view: MixView; start: BenchStart; byId: Map<string, Material>; units: UnitSystem; currency: string }) {
+function BookPanel({
+  draft,
+  view,
+  start,
+  byId,
+  units,
+  currency,
+}: {
+  draft: Draft
+  view: MixView
+  start: BenchStart
+  byId: Map<string, Material>
+  units: UnitSystem
+  currency: string
+}) {
   const [into, setInto] = useState<'new' | 'top-up'>(start.topUp ? 'top-up' : 'new')
   const [label, setLabel] = useState(start.label)
   const [role, setRole] = useState<Role>(start.role)
@@ -320,7 +417,10 @@ function BookPanel({ draft, view, start, byId, units, currency }: { draft: Draft
       paintParts,
       mediums,
       water: water ?? null,
-      poured: view.lines.map((l) => ({ materialId: l.materialId, ul: l.pouredUl === undefined ? l.targetUl : Math.max(l.pouredUl, 0) })),
+      poured: view.lines.map((l) => ({
+        materialId: l.materialId,
+        ul: l.pouredUl === undefined ? l.targetUl : Math.max(l.pouredUl, 0),
+      })),
       capacityUl: Math.max(size.ul!, capacity.trim() ? 0 : view.totalUl),
       tareMg,
       restHours,
@@ -361,7 +461,13 @@ function BookPanel({ draft, view, start, byId, units, currency }: { draft: Draft
             </label>
             <label className="field">
               <span>Role</span>
-              <Select aria-label="Role" value={role} style={{ width: '100%' }} onChange={(v: Role) => setRole(v)} options={ROLES.map((r) => ({ value: r, label: r }))} />
+              <Select
+                aria-label="Role"
+                value={role}
+                style={{ width: '100%' }}
+                onChange={(v: Role) => setRole(v)}
+                options={ROLES.map((r) => ({ value: r, label: r }))}
+              />
             </label>
             <label className="field">
               <span>Bottle holds</span>
@@ -381,14 +487,21 @@ function BookPanel({ draft, view, start, byId, units, currency }: { draft: Draft
           <span className="muted">Costs</span>
           <div style={{ fontSize: '1.3rem', fontWeight: 650 }}>
             {formatMoney(view.cost.minor, currency)}
-            {view.totalUl > 0 ? <small className="muted"> · {formatMoney((view.cost.minor * 1000) / view.totalUl, currency, 3)} a ml</small> : null}
+            {view.totalUl > 0 ? (
+              <small className="muted">
+                {' '}
+                · {formatMoney((view.cost.minor * 1000) / view.totalUl, currency, 3)} a ml
+              </small>
+            ) : null}
           </div>
         </div>
       </div>
       {parseNumber(rest) !== undefined && parseNumber(rest)! < REST_HOURS.minimum ? (
         <p>Two hours are the bare minimum; bubbles that stay become pinholes.</p>
       ) : null}
-      {view.cost.unpricedUl > 0 ? <p className="muted">{formatMl(view.cost.unpricedUl)} have no price yet and are not in the sum.</p> : null}
+      {view.cost.unpricedUl > 0 ? (
+        <p className="muted">{formatMl(view.cost.unpricedUl)} have no price yet and are not in the sum.</p>
+      ) : null}
       {avoided.map((a) => (
         <Notice key={a} kind="warning">
           {a}
@@ -396,12 +509,14 @@ function BookPanel({ draft, view, start, byId, units, currency }: { draft: Draft
       ))}
       {careful ? (
         <Notice kind="warning">
-          A pigment here is harmful as dust. Gloves on; never sand or spray it. Follow the label, local codes and licensed practice.
+          A pigment here is harmful as dust. Gloves on; never sand or spray it. Follow the label, local codes and
+          licensed practice.
         </Notice>
       ) : null}
       {view.short.length ? (
         <Notice kind="warning">
-          Counted containers are short: {view.short.map((s) => `${s.material.name} by ${formatMl(s.lackUl)}`).join(', ')}.
+          Counted containers are short:{' '}
+          {view.short.map((s) => `${s.material.name} by ${formatMl(s.lackUl)}`).join(', ')}.
           <br />
           <Checkbox checked={untracked} onChange={(e) => setUntracked(e.target.checked)}>
             Book the rest from untracked supply

@@ -24,8 +24,25 @@ const materials = new Map(
   [
     material('teal', {}),
     material('white', { hex: '#f6f4ee', body: 'craft', onHandUl: 20_000 }),
-    material('flow', { kind: 'medium', body: null, hex: null, strength: null, solids: 0.3, priceMinor: 1800, containerUl: 1_000_000 }),
-    material('water', { kind: 'water', body: null, hex: null, solids: 0, waterShare: 1, priceMinor: 0, containerUl: 1_000_000, densityGPerMl: 0.998 }),
+    material('flow', {
+      kind: 'medium',
+      body: null,
+      hex: null,
+      strength: null,
+      solids: 0.3,
+      priceMinor: 1800,
+      containerUl: 1_000_000,
+    }),
+    material('water', {
+      kind: 'water',
+      body: null,
+      hex: null,
+      solids: 0,
+      waterShare: 1,
+      priceMinor: 0,
+      containerUl: 1_000_000,
+      densityGPerMl: 0.998,
+    }),
   ].map((m) => [m.id, m]),
 )
 const draft: Draft = {
@@ -42,7 +59,12 @@ const view = (change: Partial<Draft>) => viewOf({ ...draft, ...change }, materia
 describe('the bench from what is typed', () => {
   it('takes the house ratio of the body there is most of', () => {
     expect(view({}).lines.map((l) => l.targetUl)).toEqual([100_000, 200_000])
-    const craft = view({ paints: [{ id: 'teal', parts: '1' }, { id: 'white', parts: '3' }] })
+    const craft = view({
+      paints: [
+        { id: 'teal', parts: '1' },
+        { id: 'white', parts: '3' },
+      ],
+    })
     expect(craft.houseRatio).toBe('1 : 1')
     expect(craft.lines.map((l) => l.targetUl)).toEqual([37_500, 112_500, 150_000])
     expect(craft.short).toEqual([{ material: materials.get('white'), lackUl: 92_500 }])

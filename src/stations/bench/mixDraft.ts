@@ -75,7 +75,12 @@ export function houseRatio(paints: readonly { material: Material; parts: number 
 }
 
 /** Works out the whole bench from what is typed. Pure: the same draft gives the same view. */
-export function viewOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: UnitSystem, school: WaterSchool): MixView {
+export function viewOf(
+  draft: Draft,
+  materials: ReadonlyMap<string, Material>,
+  units: UnitSystem,
+  school: WaterSchool,
+): MixView {
   const problems: string[] = []
   const attempt = sayer(problems)
   const partsOf = (rows: readonly { id: string; parts: string }[]) =>
@@ -97,10 +102,24 @@ export function viewOf(draft: Draft, materials: ReadonlyMap<string, Material>, u
   const recipe: Recipe = {
     paints: paints.map(({ materialId, parts }) => ({ materialId, parts })),
     paintParts: paints.length ? paintParts : 0,
-    mediums: mediumSum > 0 ? mediums.map((m) => ({ materialId: m.materialId, parts: (m.parts / mediumSum) * mediumParts })) : [],
+    mediums:
+      mediumSum > 0
+        ? mediums.map((m) => ({ materialId: m.materialId, parts: (m.parts / mediumSum) * mediumParts }))
+        : [],
     water: water && waterParts > 0 ? { materialId: water.id, parts: waterParts } : undefined,
   }
-  const nothing: MixView = { recipe: undefined, houseRatio: house, lines: [], totalUl: 0, extraUl: 0, hex: hexOf(paints), water: undefined, cost: costOf([]), problems, short: [] }
+  const nothing: MixView = {
+    recipe: undefined,
+    houseRatio: house,
+    lines: [],
+    totalUl: 0,
+    extraUl: 0,
+    hex: hexOf(paints),
+    water: undefined,
+    cost: costOf([]),
+    problems,
+    short: [],
+  }
   if (paints.length === 0 && mediums.length === 0) return nothing
   const list = attempt(() => ingredients(recipe), [])
   const plannedTotal = attempt(() => parsePouredUl(draft.total.trim() || '0', 1, units), 0)
@@ -109,7 +128,9 @@ export function viewOf(draft: Draft, materials: ReadonlyMap<string, Material>, u
   const planned = amountsForTotal(list, plannedTotal)
   const poured = list.map(({ materialId }) => {
     const text = draft.poured[materialId]?.trim()
-    return text ? attempt(() => parsePouredUl(text, materials.get(materialId)!.densityGPerMl, units), undefined) : undefined
+    return text
+      ? attempt(() => parsePouredUl(text, materials.get(materialId)!.densityGPerMl, units), undefined)
+      : undefined
   })
   const { targetsUl, totalUl, extraUl } = rescale(list, planned, poured)
   const lines = list.map((ingredient, i): MixLine => ({
@@ -127,10 +148,17 @@ export function viewOf(draft: Draft, materials: ReadonlyMap<string, Material>, u
     extraUl,
     hex: hexOf(paints),
     water: judgeWater(
-      lines.map((l) => ({ kind: l.kind, ul: l.targetUl, waterShare: l.material.waterShare, solids: l.material.solids })),
+      lines.map((l) => ({
+        kind: l.kind,
+        ul: l.targetUl,
+        waterShare: l.material.waterShare,
+        solids: l.material.solids,
+      })),
       { school },
     ),
-    cost: costOf(lines.map((l) => ({ ul: l.targetUl, priceMinor: l.material.priceMinor, sizeUl: l.material.containerUl }))),
+    cost: costOf(
+      lines.map((l) => ({ ul: l.targetUl, priceMinor: l.material.priceMinor, sizeUl: l.material.containerUl })),
+    ),
     problems,
     short: lines.flatMap((l) => {
       const lackUl = l.targetUl - (l.material.onHandUl ?? Infinity)

@@ -1,13 +1,17 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
+import { idSchema } from '@/session/idSchema'
 import { ROLES } from '@/core/paint/properties'
 
-const id = string().uuid('That link is not one of Fika’s. Go back and choose again.')
-const parts = number().typeError('Type parts as a number, like 2 or 0.5.').min(0, 'Parts cannot be below zero.').max(10_000).required()
-const share = object({ materialId: id.required(), parts })
+const parts = number()
+  .typeError('Type parts as a number, like 2 or 0.5.')
+  .min(0, 'Parts cannot be below zero.')
+  .max(10_000)
+  .required()
+const share = object({ materialId: idSchema, parts })
 
 export const bookSchema = object({
-  requestId: id.required(),
-  vesselId: id.required(),
+  requestId: idSchema,
+  vesselId: idSchema,
   into: string()
     .oneOf(['new', 'top-up'] as const)
     .required(),
@@ -21,12 +25,17 @@ export const bookSchema = object({
   water: share.nullable().default(null),
   poured: array(
     object({
-      materialId: id.required(),
+      materialId: idSchema,
       ul: number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.').required(),
     }),
   ).required(),
   capacityUl: number().integer().min(1).max(3e9).nullable().default(null),
-  tareMg: number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').nullable().default(null),
+  tareMg: number()
+    .integer()
+    .min(0)
+    .max(1e8, 'That is too heavy for an empty bottle. Check the tare.')
+    .nullable()
+    .default(null),
   restHours: number()
     .typeError('Type the rest in hours, like 12.')
     .min(0, 'Rest cannot be below zero hours.')

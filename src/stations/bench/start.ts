@@ -11,7 +11,16 @@ const round = (n: number) => String(Math.round(n * 1000) / 1000)
  * What lies on the bench when it is opened: a bottle's recipe to mix again (`like`), the tray's paints, or nothing.
  * Totals are in µl; undefined is the usual start.
  */
-export function benchStart(materials: readonly Material[], from: { like?: BottleFull | undefined; paints: readonly string[]; parts: readonly string[]; totalUl?: number | undefined; us: boolean }): BenchStart {
+export function benchStart(
+  materials: readonly Material[],
+  from: {
+    like?: BottleFull | undefined
+    paints: readonly string[]
+    parts: readonly string[]
+    totalUl?: number | undefined
+    us: boolean
+  },
+): BenchStart {
   const water = materials.find((m) => m.kind === 'water')
   const medium = materials.find((m) => m.kind === 'medium')
   const total = from.totalUl ? `${round(from.totalUl / 1000)} ml` : from.us ? '8 fl oz' : '240 ml'

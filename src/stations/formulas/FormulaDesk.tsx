@@ -23,7 +23,15 @@ export interface BottledFormula {
 }
 
 /** Try a colour formula: a strip of cups, one big swatch, the nearest single paint, and on to the bench. */
-export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; chosen: readonly string[]; bottled: BottledFormula[] }) {
+export function FormulaDesk({
+  paints,
+  chosen,
+  bottled,
+}: {
+  paints: Material[]
+  chosen: readonly string[]
+  bottled: BottledFormula[]
+}) {
   const [rows, setRows] = useState(() => chosen.map((id) => ({ id, parts: '1' })))
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const mix = rows.flatMap(({ id, parts }) => {
@@ -42,16 +50,20 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
   const nearest = lab
     ? paints.map((p) => ({ p, d: deltaE00(lab, hexToLab(p.hex!)) })).sort((a, b) => a.d - b.d).slice(0, 3) // prettier-ignore
     : []
-  const set = (i: number, part: Partial<{ id: string; parts: string }>) => setRows((all) => all.map((r, k) => (k === i ? { ...r, ...part } : r)))
+  const set = (i: number, part: Partial<{ id: string; parts: string }>) =>
+    setRows((all) => all.map((r, k) => (k === i ? { ...r, ...part } : r)))
   const total = used.reduce((s, m) => s + m.parts, 0)
   return (
     <>
       <div className="head">
         <h1>
-          Formulas<span className="sub">which colour do these make</span>
+          Formulas <span className="sub">which colour do these make</span>
         </h1>
         {used.length ? (
-          <Link className="go" href={`/bench?paints=${used.map((m) => m.paint.id).join(',')}&parts=${used.map((m) => m.parts).join(',')}`}>
+          <Link
+            className="go"
+            href={`/bench?paints=${used.map((m) => m.paint.id).join(',')}&parts=${used.map((m) => m.parts).join(',')}`}
+          >
             Mix it at the bench
           </Link>
         ) : null}
@@ -61,7 +73,12 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
       </div>
       <div className="wide-left">
         <section className="panel" aria-label="Mixed colour">
-          <svg viewBox="0 0 600 300" width="100%" role="img" aria-label={hex ? `The mix is about ${hex}` : 'No mix yet'}>
+          <svg
+            viewBox="0 0 600 300"
+            width="100%"
+            role="img"
+            aria-label={hex ? `The mix is about ${hex}` : 'No mix yet'}
+          >
             <rect width="600" height="300" rx="6" fill={hex ?? '#e2e2e2'} />
             {hex ? <rect width="600" height="300" rx="6" fill={sheenFill('satin')} opacity="0.6" /> : null}
             {used.map((m, i) => {
@@ -71,8 +88,17 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
               return (
                 <g key={m.paint.id}>
                   <path d={`M${x + 8} 186h${width - 16}l-8 100h-${width - 32}z`} fill="#ffffff" />
-                  <path d={`M${x + 16 - (h / 100) * 8} ${284 - h}h${width - 32 + (h / 100) * 16}l-${(h / 100) * 8} ${h}h-${width - 32}z`} fill={m.paint.hex!} />
-                  <path d={`M${x + 8} 186h${width - 16}l-8 100h-${width - 32}z`} fill="none" stroke="#1c1c1c" strokeWidth="2.5" strokeLinejoin="round" />
+                  <path
+                    d={`M${x + 16 - (h / 100) * 8} ${284 - h}h${width - 32 + (h / 100) * 16}l-${(h / 100) * 8} ${h}h-${width - 32}z`}
+                    fill={m.paint.hex!}
+                  />
+                  <path
+                    d={`M${x + 8} 186h${width - 16}l-8 100h-${width - 32}z`}
+                    fill="none"
+                    stroke="#1c1c1c"
+                    strokeWidth="2.5"
+                    strokeLinejoin="round"
+                  />
                 </g>
               )
             })}
@@ -95,7 +121,8 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
             </dl>
           ) : (
             <p className="muted" style={{ marginTop: 14 }}>
-              Choose paints and give them parts; the mix is estimated from their swatches and strength. Paint the swatch before you trust it.
+              Choose paints and give them parts; the mix is estimated from their swatches and strength. Paint the swatch
+              before you trust it.
             </p>
           )}
         </section>
@@ -105,9 +132,24 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
             <div className="row" key={i}>
               <Chip hex={byId.get(r.id)?.hex ?? null} />
               <span className="grow">
-                <Select showSearch optionFilterProp="label" aria-label="Choose a paint" placeholder="Choose a paint" value={r.id || undefined} style={{ width: '100%' }} popupMatchSelectWidth={false} onChange={(id: string) => set(i, { id })} options={paints.map((p) => ({ value: p.id, label: p.maker ? `${p.name} · ${p.maker}` : p.name }))} />
+                <Select
+                  showSearch
+                  optionFilterProp="label"
+                  aria-label="Choose a paint"
+                  placeholder="Choose a paint"
+                  value={r.id || undefined}
+                  style={{ width: '100%' }}
+                  popupMatchSelectWidth={false}
+                  onChange={(id: string) => set(i, { id })}
+                  options={paints.map((p) => ({ value: p.id, label: p.maker ? `${p.name} · ${p.maker}` : p.name }))}
+                />
               </span>
-              <Input aria-label={`Parts of ${byId.get(r.id)?.name ?? 'paint'}`} style={{ width: 72 }} value={r.parts} onChange={(e) => set(i, { parts: e.target.value })} />
+              <Input
+                aria-label={`Parts of ${byId.get(r.id)?.name ?? 'paint'}`}
+                style={{ width: 72 }}
+                value={r.parts}
+                onChange={(e) => set(i, { parts: e.target.value })}
+              />
               <span className="num muted" style={{ width: 52 }}>
                 {total > 0 && parseNumber(r.parts) ? `${Math.round((100 * parseNumber(r.parts)!) / total)} %` : ''}
               </span>
@@ -116,13 +158,21 @@ export function FormulaDesk({ paints, chosen, bottled }: { paints: Material[]; c
               </Button>
             </div>
           ))}
-          <Button onClick={() => setRows((all) => [...all, { id: '', parts: '1' }])}>{rows.length ? 'And another' : 'Add a paint'}</Button>
+          <Button onClick={() => setRows((all) => [...all, { id: '', parts: '1' }])}>
+            {rows.length ? 'And another' : 'Add a paint'}
+          </Button>
           <h2 style={{ marginTop: 22 }}>Formulas in bottles</h2>
           {bottled.length === 0 ? (
             <p className="muted">A bottle mixed from two or more paints keeps its formula here.</p>
           ) : (
             bottled.map((b) => (
-              <button key={b.bottleId} type="button" className="plain" style={{ display: 'block', textDecoration: 'none', width: '100%', textAlign: 'left', padding: '6px 0' }} onClick={() => setRows(b.paints.map((p) => ({ id: p.materialId, parts: String(p.parts) })))}>
+              <button
+                key={b.bottleId}
+                type="button"
+                className="plain"
+                style={{ display: 'block', textDecoration: 'none', width: '100%', textAlign: 'left', padding: '6px 0' }}
+                onClick={() => setRows(b.paints.map((p) => ({ id: p.materialId, parts: String(p.parts) })))}
+              >
                 <span className="chipline">
                   <Chip hex={b.hex} size={34} />
                   <span>

@@ -17,7 +17,18 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
   return (
     <section className="panel" aria-label="House rules">
       <h2>House rules</h2>
-      <Form layout="vertical" initialValues={studio} requiredMark={false} onFinish={(f: unknown) => send(() => saveRulesAction(f), () => router.refresh(), 'Saved')}>
+      <Form
+        layout="vertical"
+        initialValues={studio}
+        requiredMark={false}
+        onFinish={(f: unknown) =>
+          send(
+            () => saveRulesAction(f),
+            () => router.refresh(),
+            'Saved',
+          )
+        }
+      >
         <Form.Item name="name" label="Name of the studio">
           <Input maxLength={120} />
         </Form.Item>
@@ -35,7 +46,12 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
           </Form.Item>
         </div>
         <Form.Item name="waterSchool" label="How much water is too much">
-          <Select options={(Object.keys(WATER_SCHOOLS) as WaterSchool[]).map((k) => ({ value: k, label: WATER_SCHOOLS[k].name }))} />
+          <Select
+            options={(Object.keys(WATER_SCHOOLS) as WaterSchool[]).map((k) => ({
+              value: k,
+              label: WATER_SCHOOLS[k].name,
+            }))}
+          />
         </Form.Item>
         {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
         <Button htmlType="submit" loading={pending}>

@@ -8,12 +8,20 @@ import { PouredByMonth } from './PouredByMonth'
 import type { MonthPoured } from './queries'
 
 /** The notebook: how much is poured, what moved, and the house rules. */
-export function Notebook({ entries, months, studio }: { entries: JournalEntry[]; months: MonthPoured[]; studio: StudioFacts }) {
+export function Notebook({
+  entries,
+  months,
+  studio,
+}: {
+  entries: JournalEntry[]
+  months: MonthPoured[]
+  studio: StudioFacts
+}) {
   return (
     <>
       <div className="head">
         <h1>
-          Notebook<span className="sub">what moved, and by which rules</span>
+          Notebook <span className="sub">what moved, and by which rules</span>
         </h1>
       </div>
       <div className="wide-left">
@@ -26,7 +34,11 @@ export function Notebook({ entries, months, studio }: { entries: JournalEntry[];
           ) : null}
           <section className="panel">
             <h2>Journal</h2>
-            {entries.length ? <JournalTable entries={entries} zone={studio.zone} undo={undoAction} signed={false} /> : <EmptyState title="Nothing has moved yet">Book a container or a mix, and it is written here.</EmptyState>}
+            {entries.length ? (
+              <JournalTable entries={entries} zone={studio.zone} undo={undoAction} signed={false} />
+            ) : (
+              <EmptyState title="Nothing has moved yet">Book a container or a mix, and it is written here.</EmptyState>
+            )}
           </section>
         </div>
         <HouseRules studio={studio} />

@@ -9,7 +9,8 @@ Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, 
 Chart.defaults.font.size = 14
 Chart.defaults.color = '#4d4d4d'
 
-const name = (month: string) => new Date(`${month}-15T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' })
+const name = (month: string) =>
+  new Date(`${month}-15T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' })
 
 /** Litres poured (dark) and thrown away (hatched light) by month; the same numbers stand below as text. */
 export function PouredByMonth({ months }: { months: MonthPoured[] }) {
@@ -21,15 +22,33 @@ export function PouredByMonth({ months }: { months: MonthPoured[] }) {
           data={{
             labels: months.map((m) => name(m.month)),
             datasets: [
-              { label: 'poured, ml', data: months.map((m) => m.pouredUl / 1000), backgroundColor: '#2b2b2b', maxBarThickness: 40 },
-              { label: 'thrown away, ml', data: months.map((m) => m.wastedUl / 1000), backgroundColor: '#b5b5b5', maxBarThickness: 40 },
+              {
+                label: 'poured, ml',
+                data: months.map((m) => m.pouredUl / 1000),
+                backgroundColor: '#2b2b2b',
+                maxBarThickness: 40,
+              },
+              {
+                label: 'thrown away, ml',
+                data: months.map((m) => m.wastedUl / 1000),
+                backgroundColor: '#b5b5b5',
+                maxBarThickness: 40,
+              },
             ],
           }}
-          options={{ maintainAspectRatio: false, animation: false, scales: { x: { grid: { display: false } }, y: { title: { display: true, text: 'ml' } } } }}
+          options={{
+            maintainAspectRatio: false,
+            animation: false,
+            scales: { x: { grid: { display: false } }, y: { title: { display: true, text: 'ml' } } },
+          }}
         />
       </div>
       <p className="muted" style={{ margin: '8px 0 0' }}>
-        Dark: poured. Light: thrown away. {months.map((m) => `${name(m.month)} ${Math.round(m.pouredUl / 1000)} and ${Math.round(m.wastedUl / 1000)} ml`).join('; ')}.
+        Dark: poured. Light: thrown away.{' '}
+        {months
+          .map((m) => `${name(m.month)} ${Math.round(m.pouredUl / 1000)} and ${Math.round(m.wastedUl / 1000)} ml`)
+          .join('; ')}
+        .
       </p>
     </>
   )

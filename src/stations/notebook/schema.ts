@@ -1,7 +1,10 @@
 import { object, string } from 'yup'
 
 export const rulesSchema = object({
-  name: string().trim().max(120, 'The name is longer than 120 characters. Shorten it.').required('Give the studio a name.'),
+  name: string()
+    .trim()
+    .max(120, 'The name is longer than 120 characters. Shorten it.')
+    .required('Give the studio a name.'),
   units: string()
     .oneOf(['metric', 'us'] as const)
     .required(),

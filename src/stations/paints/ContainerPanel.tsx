@@ -15,7 +15,19 @@ import { archiveMaterialAction, buyContainerAction } from './actions'
 import type { ContainerRow, MaterialRow } from './queries'
 
 /** Bought containers of a paint or medium with what is left in each, and a way to book another. */
-export function ContainerPanel({ material, containers, currency, zone, units }: { material: MaterialRow; containers: ContainerRow[]; currency: string; zone: string; units: UnitSystem }) {
+export function ContainerPanel({
+  material,
+  containers,
+  currency,
+  zone,
+  units,
+}: {
+  material: MaterialRow
+  containers: ContainerRow[]
+  currency: string
+  zone: string
+  units: UnitSystem
+}) {
   const router = useRouter()
   const { send, pending, refusal } = useSend<null>()
   const [label, setLabel] = useState(`container ${containers.length + 1}`)
@@ -26,7 +38,12 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
   const buy = () => {
     setUnreadable(undefined)
     try {
-      const input = { materialId: material.id, label, sizeUl: parseVolumeUl(size, units), priceMinor: price.trim() ? parseMoneyMinor(price) : null }
+      const input = {
+        materialId: material.id,
+        label,
+        sizeUl: parseVolumeUl(size, units),
+        priceMinor: price.trim() ? parseMoneyMinor(price) : null,
+      }
       send(
         (requestId) => buyContainerAction({ ...input, ...ids, requestId }),
         () => {
@@ -45,7 +62,10 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
     <section className="panel">
       <h2>Containers</h2>
       {containers.length === 0 ? (
-        <p className="muted">None are counted: what is used comes from untracked supply at the price above. Book one to follow it to the last drop.</p>
+        <p className="muted">
+          None are counted: what is used comes from untracked supply at the price above. Book one to follow it to the
+          last drop.
+        </p>
       ) : (
         <table className="sheet" style={{ marginBottom: 16 }}>
           <thead>
@@ -71,9 +91,26 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
         </table>
       )}
       <div className="row">
-        <Input className="grow" aria-label="Label of the container" value={label} onChange={(e) => setLabel(e.target.value)} />
-        <Input style={{ width: 110 }} aria-label="Size of the container" placeholder="60 ml" value={size} onChange={(e) => setSize(e.target.value)} />
-        <Input style={{ width: 100 }} aria-label="Price of the container" placeholder="9.90" value={price} onChange={(e) => setPrice(e.target.value)} />
+        <Input
+          className="grow"
+          aria-label="Label of the container"
+          value={label}
+          onChange={(e) => setLabel(e.target.value)}
+        />
+        <Input
+          style={{ width: 110 }}
+          aria-label="Size of the container"
+          placeholder="60 ml"
+          value={size}
+          onChange={(e) => setSize(e.target.value)}
+        />
+        <Input
+          style={{ width: 100 }}
+          aria-label="Price of the container"
+          placeholder="9.90"
+          value={price}
+          onChange={(e) => setPrice(e.target.value)}
+        />
       </div>
       <Button onClick={buy} loading={pending}>
         Book a bought container

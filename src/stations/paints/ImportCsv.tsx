@@ -39,14 +39,22 @@ export function ImportCsv({ columns }: { columns: readonly string[] }) {
   return (
     <div className="grid" style={{ maxWidth: 1000 }}>
       <div className="panel">
-        <Upload.Dragger accept=".csv,text/csv" maxCount={1} showUploadList={false} beforeUpload={(f) => (void choose(f), false)}>
-          <p style={{ fontSize: '1.1rem', fontWeight: 600, margin: 8 }}>{file ? file.name : 'Choose a CSV file, or drop it here'}</p>
+        <Upload.Dragger
+          accept=".csv,text/csv"
+          maxCount={1}
+          showUploadList={false}
+          beforeUpload={(f) => (void choose(f), false)}
+        >
+          <p style={{ fontSize: '1.1rem', fontWeight: 600, margin: 8 }}>
+            {file ? file.name : 'Choose a CSV file, or drop it here'}
+          </p>
           <p className="muted" style={{ margin: 8 }}>
             Nothing is written until you have seen every row.
           </p>
         </Upload.Dragger>
         <p className="muted" style={{ marginTop: 12, marginBottom: 0 }}>
-          The first line names the columns; only <b>name</b> must be there, and a swatch for paints. Fika reads: {columns.join(', ')}.
+          The first line names the columns; only <b>name</b> must be there, and a swatch for paints. Fika reads:{' '}
+          {columns.join(', ')}.
         </p>
       </div>
       {preview.refusal ? <Notice kind="warning">{preview.refusal.message}</Notice> : null}
@@ -65,7 +73,13 @@ export function ImportCsv({ columns }: { columns: readonly string[] }) {
             <h2 style={{ margin: 0, marginRight: 'auto' }}>
               {count('new')} new, {count('here')} here already, {count('bad')} that cannot be imported
             </h2>
-            <Button type="primary" size="large" disabled={count('new') === 0} loading={load.pending} onClick={() => load.send(() => importCsvAction({ text: file.text }), setResult)}>
+            <Button
+              type="primary"
+              size="large"
+              disabled={count('new') === 0}
+              loading={load.pending}
+              onClick={() => load.send(() => importCsvAction({ text: file.text }), setResult)}
+            >
               Import {count('new')} good {count('new') === 1 ? 'row' : 'rows'}
             </Button>
           </div>

@@ -5,7 +5,24 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError } from '@/core/errors'
-import { BODIES, BODY_WORDS, DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, MEDIUM_KINDS, needsPigmentCare, OPACITIES, parsePigments, ROLES, SHEENS, STRENGTHS, type Body, type MediumKind, type Opacity, type Sheen, type Strength } from '@/core/paint/properties'
+import {
+  BODIES,
+  BODY_WORDS,
+  DEFAULTS_BY_BODY,
+  DEFAULTS_BY_MEDIUM,
+  MEDIUM_KINDS,
+  needsPigmentCare,
+  OPACITIES,
+  parsePigments,
+  ROLES,
+  SHEENS,
+  STRENGTHS,
+  type Body,
+  type MediumKind,
+  type Opacity,
+  type Sheen,
+  type Strength,
+} from '@/core/paint/properties'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
@@ -92,14 +109,25 @@ function read(kind: 'paint' | 'medium', f: Fields, units: UnitSystem) {
 }
 
 /** Adds or changes a paint or medium, with its drawdown card beside it as it will look. */
-export function MaterialForm({ kind, material, units, makers }: { kind: 'paint' | 'medium'; material?: MaterialRow; units: UnitSystem; makers: string[] }) {
+export function MaterialForm({
+  kind,
+  material,
+  units,
+  makers,
+}: {
+  kind: 'paint' | 'medium'
+  material?: MaterialRow
+  units: UnitSystem
+  makers: string[]
+}) {
   const [form] = Form.useForm<Fields>()
   const [id] = useState(() => material?.id ?? uuidv7())
   const [unreadable, setUnreadable] = useState<string>()
   const { send, pending, refusal } = useSend<{ id: string }>()
   const router = useRouter()
   const live = (Form.useWatch([], form) as Fields | undefined) ?? start(material)
-  const usual = kind === 'paint' ? DEFAULTS_BY_BODY[live.body ?? 'soft'] : DEFAULTS_BY_MEDIUM[live.mediumKind ?? 'pouring medium']
+  const usual =
+    kind === 'paint' ? DEFAULTS_BY_BODY[live.body ?? 'soft'] : DEFAULTS_BY_MEDIUM[live.mediumKind ?? 'pouring medium']
 
   const submit = (fields: Fields) => {
     setUnreadable(undefined)
@@ -165,14 +193,20 @@ export function MaterialForm({ kind, material, units, makers }: { kind: 'paint' 
               <Input placeholder="9.90" inputMode="decimal" />
             </Form.Item>
             <Form.Item name="density" label="Density, g/ml">
-              <Input placeholder={`${usual.densityGPerMl} by ${kind === 'paint' ? 'body' : 'kind'}`} inputMode="decimal" />
+              <Input
+                placeholder={`${usual.densityGPerMl} by ${kind === 'paint' ? 'body' : 'kind'}`}
+                inputMode="decimal"
+              />
             </Form.Item>
             <Form.Item name="solids" label="Volume solids, 0 – 1">
               <Input placeholder={`${usual.solids} by ${kind === 'paint' ? 'body' : 'kind'}`} inputMode="decimal" />
             </Form.Item>
             {kind === 'medium' ? (
               <Form.Item name="waterShare" label="Water already in it, 0 – 1">
-                <Input placeholder={String(DEFAULTS_BY_MEDIUM[live.mediumKind ?? 'pouring medium'].waterShare)} inputMode="decimal" />
+                <Input
+                  placeholder={String(DEFAULTS_BY_MEDIUM[live.mediumKind ?? 'pouring medium'].waterShare)}
+                  inputMode="decimal"
+                />
               </Form.Item>
             ) : null}
           </div>
@@ -190,9 +224,19 @@ export function MaterialForm({ kind, material, units, makers }: { kind: 'paint' 
         {kind === 'paint' ? (
           <div className="panel">
             <h2>Drawdown card</h2>
-            <Drawdown hex={live.swatchHex ?? '#7a7a7a'} body={live.body ?? 'soft'} opacity={live.opacity ?? 'opaque'} sheen={live.sheen ?? 'satin'} height={230} />
+            <Drawdown
+              hex={live.swatchHex ?? '#7a7a7a'}
+              body={live.body ?? 'soft'}
+              opacity={live.opacity ?? 'opaque'}
+              sheen={live.sheen ?? 'satin'}
+              height={230}
+            />
             <div style={{ marginTop: 14 }}>
-              <Form.Item name="swatchHex" label="Swatch colour, dry" getValueFromEvent={(c: { toHexString(): string }) => c.toHexString().slice(0, 7)}>
+              <Form.Item
+                name="swatchHex"
+                label="Swatch colour, dry"
+                getValueFromEvent={(c: { toHexString(): string }) => c.toHexString().slice(0, 7)}
+              >
                 <ColorPicker showText disabledAlpha size="large" />
               </Form.Item>
             </div>
@@ -232,8 +276,8 @@ function AvoidList() {
 function PigmentCaution() {
   return (
     <Notice kind="warning">
-      This pigment is harmful as dust. Wear gloves, never sand or spray it without proper respiratory protection, and follow the label, local
-      codes and licensed practice.
+      This pigment is harmful as dust. Wear gloves, never sand or spray it without proper respiratory protection, and
+      follow the label, local codes and licensed practice.
     </Notice>
   )
 }

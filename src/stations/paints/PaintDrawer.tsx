@@ -1,7 +1,7 @@
 import Link from 'next/link'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
-import { Chip, Drawdown } from '@/ui/Drawdown'
+import { Drawdown } from '@/ui/Drawdown'
 import { EmptyState } from '@/ui/Notice'
 import { TrayMark } from '@/ui/TrayMark'
 import { PaintFilters } from './PaintFilters'
@@ -18,18 +18,20 @@ interface Props {
 
 /** The drawer of drawdown cards, or the same as a plain table. */
 export function PaintDrawer({ rows, filter, choices, currency }: Props) {
-  const filtered = Boolean(filter.q || filter.maker || filter.body || filter.opacity || filter.sheen || filter.pigment || filter.archived)
+  const filtered = Boolean(
+    filter.q || filter.maker || filter.body || filter.opacity || filter.sheen || filter.pigment || filter.archived,
+  )
   return (
     <>
       <div className="head">
         <h1>
-          Paints
+          Paints{' '}
           <span className="sub">
             {rows.length} {filter.kind === 'paint' ? (rows.length === 1 ? 'paint' : 'paints') : `${filter.kind}s`}
             {filter.archived ? ', put away' : ''}
           </span>
         </h1>
-        <a className="go second" href="/paints/export">
+        <a className="go second" href="/paints/export" download>
           Export CSV
         </a>
         <Link className="go second" href="/paints/import">
@@ -88,7 +90,9 @@ export function PaintDrawer({ rows, filter, choices, currency }: Props) {
 }
 
 const price = (m: MaterialRow, currency: string) =>
-  m.priceMinor !== null && m.containerUl ? `${formatMl(m.containerUl)} · ${formatMoney(m.priceMinor, currency)}` : 'no price yet'
+  m.priceMinor !== null && m.containerUl
+    ? `${formatMl(m.containerUl)} · ${formatMoney(m.priceMinor, currency)}`
+    : 'no price yet'
 
 function PaintCard({ m, currency }: { m: MaterialRow; currency: string }) {
   return (
@@ -125,15 +129,5 @@ function MediumJar({ solids, kind }: { solids: number; kind: string }) {
       <path d="M58 30h64v70q0 8-8 8H66q-8 0-8-8z" fill="#fff" fillOpacity={milk} stroke="#3a3a3a" strokeWidth="2" />
       <rect x="62" y="16" width="56" height="14" rx="3" fill="#c9c9c9" stroke="#3a3a3a" strokeWidth="2" />
     </svg>
-  )
-}
-
-/** A maker's own line under a paint: chip, name, and where it is from. */
-export function PaintLine({ m }: { m: MaterialRow }) {
-  return (
-    <span className="chipline">
-      <Chip hex={m.swatchHex} sheen={m.sheen ?? 'satin'} />
-      {m.name}
-    </span>
   )
 }

@@ -6,13 +6,29 @@ import { useAddressFilter } from '@/ui/useAddressFilter'
 import type { Choices } from './queries'
 import type { PaintFilter } from './schema'
 
-const options = (values: readonly string[], any: string) => [{ value: '', label: any }, ...values.map((v) => ({ value: v, label: v }))]
+const options = (values: readonly string[], any: string) => [
+  { value: '', label: any },
+  ...values.map((v) => ({ value: v, label: v })),
+]
 
 /** Filters and search; the address bar holds them all. */
 export function PaintFilters({ filter, choices }: { filter: PaintFilter; choices: Choices }) {
   const { q, type, go } = useAddressFilter(filter, { kind: 'paint', view: 'cards' })
-  const select = (key: 'maker' | 'body' | 'opacity' | 'sheen' | 'pigment', values: readonly string[], any: string, width: number) => (
-    <Select aria-label={any} value={filter[key]} onChange={(v: string) => go({ [key]: v })} options={options(values, any)} style={{ width }} popupMatchSelectWidth={false} showSearch />
+  const select = (
+    key: 'maker' | 'body' | 'opacity' | 'sheen' | 'pigment',
+    values: readonly string[],
+    any: string,
+    width: number,
+  ) => (
+    <Select
+      aria-label={any}
+      value={filter[key]}
+      onChange={(v: string) => go({ [key]: v })}
+      options={options(values, any)}
+      style={{ width }}
+      popupMatchSelectWidth={false}
+      showSearch
+    />
   )
   return (
     <div className="tools" role="search">
@@ -39,7 +55,13 @@ export function PaintFilters({ filter, choices }: { filter: PaintFilter; choices
       <Segmented
         aria-label="What is shown"
         value={filter.archived ? 'archived' : filter.kind}
-        onChange={(v: string) => go(v === 'archived' ? { archived: 'yes' } : { kind: v as PaintFilter['kind'], archived: '', body: '', opacity: '', sheen: '', pigment: '' })}
+        onChange={(v: string) =>
+          go(
+            v === 'archived'
+              ? { archived: 'yes' }
+              : { kind: v as PaintFilter['kind'], archived: '', body: '', opacity: '', sheen: '', pigment: '' },
+          )
+        }
         options={[
           { value: 'paint', label: 'Paints' },
           { value: 'medium', label: 'Mediums' },

@@ -13,7 +13,8 @@ const number = { align: 'right' as const, className: 'num' }
 
 /** The drawer as a plain table; every column sorts. */
 export function PaintTable({ rows, currency }: { rows: MaterialRow[]; currency: string }) {
-  const cost = (m: MaterialRow) => (m.priceMinor !== null && m.containerUl ? perMl(m.priceMinor, m.containerUl) : undefined)
+  const cost = (m: MaterialRow) =>
+    m.priceMinor !== null && m.containerUl ? perMl(m.priceMinor, m.containerUl) : undefined
   return (
     <Table<MaterialRow>
       rowKey="id"
@@ -37,10 +38,30 @@ export function PaintTable({ rows, currency }: { rows: MaterialRow[]; currency: 
         { title: 'Body', render: (_, m) => m.body ?? m.mediumKind ?? '', sorter: byText((m) => m.body ?? '') },
         { title: 'Opacity', dataIndex: 'opacity', sorter: byText((m) => m.opacity ?? '') },
         { title: 'Sheen', dataIndex: 'sheen', sorter: byText((m) => m.sheen ?? '') },
-        { title: 'g/ml', ...number, render: (_, m) => m.densityGPerMl.toFixed(2), sorter: (a, b) => a.densityGPerMl - b.densityGPerMl },
-        { title: 'Size', ...number, render: (_, m) => (m.containerUl ? formatMl(m.containerUl) : ''), sorter: (a, b) => (a.containerUl ?? 0) - (b.containerUl ?? 0) },
-        { title: 'Price', ...number, render: (_, m) => (m.priceMinor === null ? '' : formatMoney(m.priceMinor, currency)), sorter: (a, b) => (a.priceMinor ?? 0) - (b.priceMinor ?? 0) },
-        { title: 'Per ml', ...number, render: (_, m) => (cost(m) === undefined ? '' : formatMoney(cost(m)!, currency, 3)), sorter: (a, b) => (cost(a) ?? 0) - (cost(b) ?? 0) },
+        {
+          title: 'g/ml',
+          ...number,
+          render: (_, m) => m.densityGPerMl.toFixed(2),
+          sorter: (a, b) => a.densityGPerMl - b.densityGPerMl,
+        },
+        {
+          title: 'Size',
+          ...number,
+          render: (_, m) => (m.containerUl ? formatMl(m.containerUl) : ''),
+          sorter: (a, b) => (a.containerUl ?? 0) - (b.containerUl ?? 0),
+        },
+        {
+          title: 'Price',
+          ...number,
+          render: (_, m) => (m.priceMinor === null ? '' : formatMoney(m.priceMinor, currency)),
+          sorter: (a, b) => (a.priceMinor ?? 0) - (b.priceMinor ?? 0),
+        },
+        {
+          title: 'Per ml',
+          ...number,
+          render: (_, m) => (cost(m) === undefined ? '' : formatMoney(cost(m)!, currency, 3)),
+          sorter: (a, b) => (cost(a) ?? 0) - (cost(b) ?? 0),
+        },
       ]}
     />
   )

@@ -21,7 +21,9 @@ export async function saveMaterialAction(input: unknown): Promise<Answer<{ id: s
       // The form made the id: the same save sent twice is the same paint.
       const [mine] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [tx.studioId, id])
       if (!mine && !(await insertMaterial(tx, id, material)))
-        throw new Conflict(`${material.name} of this maker and line is here already. Open that one, or change the name.`)
+        throw new Conflict(
+          `${material.name} of this maker and line is here already. Open that one, or change the name.`,
+        )
     } else await updateMaterial(tx, id, revision, material)
     return { id }
   })
@@ -61,7 +63,11 @@ export interface PreviewRow {
   readonly why: string
 }
 
-const fileSchema = object({ text: string().max(LIMITS.characters, 'This file is larger than 2 MB. Split it, and import the parts.').required('This file is empty. Choose another.') })
+const fileSchema = object({
+  text: string()
+    .max(LIMITS.characters, 'This file is larger than 2 MB. Split it, and import the parts.')
+    .required('This file is empty. Choose another.'),
+})
 
 /** Reads a CSV file and says row by row what an import would do; writes nothing. */
 export async function previewCsvAction(input: unknown): Promise<Answer<PreviewRow[]>> {

@@ -1,7 +1,13 @@
 import Papa from 'papaparse'
 import { ValidationError } from 'yup'
 import { FikaError, Invalid } from '@/core/errors'
-import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, parsePigments, type Body, type MediumKind } from '@/core/paint/properties'
+import {
+  DEFAULTS_BY_BODY,
+  DEFAULTS_BY_MEDIUM,
+  parsePigments,
+  type Body,
+  type MediumKind,
+} from '@/core/paint/properties'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseVolumeUl } from '@/core/quantity/parse'
@@ -79,11 +85,16 @@ export function writeCsv(rows: readonly MaterialRow[]): string {
  * @throws Invalid when the file as a whole cannot be read
  */
 export function readCsv(text: string): CsvRow[] {
-  if (text.length > LIMITS.characters) throw new Invalid('This file is larger than 2 MB. Split it, and import the parts.', 'file')
+  if (text.length > LIMITS.characters)
+    throw new Invalid('This file is larger than 2 MB. Split it, and import the parts.', 'file')
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
-    transformHeader: (h) => h.trim().toLowerCase().replace(/[\s-]+/g, '_'),
+    transformHeader: (h) =>
+      h
+        .trim()
+        .toLowerCase()
+        .replace(/[\s-]+/g, '_'),
   })
   const fields = parsed.meta.fields ?? []
   if (!fields.includes('name'))
@@ -91,7 +102,8 @@ export function readCsv(text: string): CsvRow[] {
       `The first line must name the columns, and one of them must be “name”. Columns Fika reads: ${COLUMNS.join(', ')}.`,
       'file',
     )
-  if (parsed.data.length > LIMITS.rows) throw new Invalid(`This file has more than ${LIMITS.rows} rows. Split it, and import the parts.`, 'file')
+  if (parsed.data.length > LIMITS.rows)
+    throw new Invalid(`This file has more than ${LIMITS.rows} rows. Split it, and import the parts.`, 'file')
   const seen = new Map<string, number>()
   return parsed.data.map((record, i) => {
     const line = i + 2
@@ -99,7 +111,9 @@ export function readCsv(text: string): CsvRow[] {
     const name = cell('name')
     try {
       const material = readRow(cell)
-      const key = [material.kind, material.maker, material.line, material.name].map((s) => s.trim().toLowerCase()).join('\u0000')
+      const key = [material.kind, material.maker, material.line, material.name]
+        .map((s) => s.trim().toLowerCase())
+        .join('\u0000')
       const before = seen.get(key)
       if (before) throw new Invalid(`The same paint is on line ${before} already. Remove one of the two.`)
       seen.set(key, line)

@@ -76,7 +76,10 @@ export function allMaterials(tx: Tx): Promise<MaterialRow[]> {
 
 /** One material. @throws NotFound */
 export async function findMaterial(tx: Tx, id: string): Promise<MaterialRow> {
-  const [row] = await tx.q<MaterialRow>(`select ${COLUMNS} ${FROM} where m.studio_id = $1 and m.id = $2`, [tx.studioId, id])
+  const [row] = await tx.q<MaterialRow>(`select ${COLUMNS} ${FROM} where m.studio_id = $1 and m.id = $2`, [
+    tx.studioId,
+    id,
+  ])
   if (!row) throw new NotFound('paint or medium')
   return row
 }

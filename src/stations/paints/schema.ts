@@ -1,5 +1,15 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
-import { BODIES, isPigmentName, MATERIAL_KINDS, MEDIUM_KINDS, OPACITIES, ROLES, SHEENS, STRENGTHS } from '@/core/paint/properties'
+import { idSchema } from '@/session/idSchema'
+import {
+  BODIES,
+  isPigmentName,
+  MATERIAL_KINDS,
+  MEDIUM_KINDS,
+  OPACITIES,
+  ROLES,
+  SHEENS,
+  STRENGTHS,
+} from '@/core/paint/properties'
 
 const short = (what: string) => string().trim().max(120, `${what} is longer than 120 characters. Shorten it.`)
 
@@ -27,13 +37,20 @@ const shared = {
     .max(3e9, 'That container is larger than any Fika can book. Check the size.')
     .nullable()
     .default(null),
-  priceMinor: number().integer().min(0).max(1e8, 'That price is too high to be one. Check it.').nullable().default(null),
+  priceMinor: number()
+    .integer()
+    .min(0)
+    .max(1e8, 'That price is too high to be one. Check it.')
+    .nullable()
+    .default(null),
   notes: string().max(4000, 'The notes are longer than 4,000 characters. Shorten them.').default(''),
 }
 
 export const paintSchema = object({
   ...shared,
-  kind: string().oneOf(['paint'] as const).required(),
+  kind: string()
+    .oneOf(['paint'] as const)
+    .required(),
   body: string()
     .oneOf([...BODIES], `Body is one of: ${BODIES.join(', ')}.`)
     .required('Choose the body.'),
@@ -49,7 +66,11 @@ export const paintSchema = object({
   pigments: array(
     string()
       .required()
-      .test('pigment', ({ value }) => `“${value}” is not a Colour Index name. Write it like PB15:3 or PW6.`, (v) => isPigmentName(v)),
+      .test(
+        'pigment',
+        ({ value }) => `“${value}” is not a Colour Index name. Write it like PB15:3 or PW6.`,
+        (v) => isPigmentName(v),
+      ),
   )
     .max(12, 'Twelve pigments are the most a paint can have here.')
     .default([]),
@@ -62,7 +83,9 @@ export const paintSchema = object({
 
 export const mediumSchema = object({
   ...shared,
-  kind: string().oneOf(['medium', 'additive'] as const).required(),
+  kind: string()
+    .oneOf(['medium', 'additive'] as const)
+    .required(),
   mediumKind: string()
     .oneOf([...MEDIUM_KINDS], `A medium is one of: ${MEDIUM_KINDS.join(', ')}.`)
     .required('Choose what kind of medium it is.'),
@@ -73,20 +96,18 @@ export type PaintInput = InferType<typeof paintSchema>
 export type MediumInput = InferType<typeof mediumSchema>
 export type MaterialInput = PaintInput | MediumInput
 
-export const id = string().uuid('That link is not one of Fika’s. Go back and choose again.').required()
-
 export const saveSchema = object({
-  id,
+  id: idSchema,
   /** Revision the form was opened with; 0 for a new one. */
   revision: number().integer().min(0).required(),
   material: object().required(),
 })
-export const archiveSchema = object({ id, archived: boolean().required() })
+export const archiveSchema = object({ id: idSchema, archived: boolean().required() })
 export const buySchema = object({
-  requestId: id,
-  materialId: id,
-  lotId: id,
-  vesselId: id,
+  requestId: idSchema,
+  materialId: idSchema,
+  lotId: idSchema,
+  vesselId: idSchema,
   label: short('The label').required('Give the container a label, like “tube 2”.'),
   sizeUl: shared.containerUl.nonNullable().required('Type the size, like 60 ml.'),
   priceMinor: shared.priceMinor,

@@ -29,7 +29,9 @@ export async function updateMaterial(tx: Tx, id: string, revision: number, m: Ma
     [tx.studioId, id, revision, ...common(m)],
   )
   if (changed.length === 0)
-    throw new Conflict('Somebody else changed this since you opened it. Open it in another tab, and add your changes there.')
+    throw new Conflict(
+      'Somebody else changed this since you opened it. Open it in another tab, and add your changes there.',
+    )
   await writeKind(tx, id, m)
   if (m.kind === 'paint') await refreshBottles(tx, id)
 }
@@ -63,7 +65,17 @@ async function writePaint(tx: Tx, id: string, p: PaintInput): Promise<void> {
      on conflict (studio_id, material_id) do update set body = excluded.body, opacity = excluded.opacity,
        sheen = excluded.sheen, strength = excluded.strength, pigments = excluded.pigments,
        swatch_hex = excluded.swatch_hex, reflectance = excluded.reflectance`,
-    [tx.studioId, id, p.body, p.opacity, p.sheen, p.strength, p.pigments, p.swatchHex, [...reflectanceFromHex(p.swatchHex)]],
+    [
+      tx.studioId,
+      id,
+      p.body,
+      p.opacity,
+      p.sheen,
+      p.strength,
+      p.pigments,
+      p.swatchHex,
+      [...reflectanceFromHex(p.swatchHex)],
+    ],
   )
   await tx.q('delete from paint_avoid where studio_id = $1 and material_id = $2', [tx.studioId, id])
   if (p.avoid.length)

@@ -54,7 +54,21 @@ function startFields(plan: PlanWithParts | undefined, chosen: readonly string[],
   const none = { vesselId: '', amount: '' }
   const apart = { 'base coat': none, 'slip coat': none, reserve: none }
   if (!plan)
-    return { title: '', technique: 'straight', shape: 'rectangle', size: us ? '16 x 20 in' : '40 x 50 cm', edge: us ? '0.75 in' : '2 cm', count: 1, school: 'rule-of-28', wet: '1.2', runOff: '25', surfaceCost: '', cup: chosen.map((vesselId) => ({ vesselId, parts: '1' })), apart, notes: '' }
+    return {
+      title: '',
+      technique: 'straight',
+      shape: 'rectangle',
+      size: us ? '16 x 20 in' : '40 x 50 cm',
+      edge: us ? '0.75 in' : '2 cm',
+      count: 1,
+      school: 'rule-of-28',
+      wet: '1.2',
+      runOff: '25',
+      surfaceCost: '',
+      cup: chosen.map((vesselId) => ({ vesselId, parts: '1' })),
+      apart,
+      notes: '',
+    }
   const { surface: s, coverage: c } = plan
   for (const p of plan.parts) if (p.use !== 'cup') apart[p.use] = { vesselId: p.vesselId, amount: `${p.ul / 1000} ml` }
   return {
@@ -86,11 +100,27 @@ function read(id: string, f: Fields, units: UnitSystem): PlanInput {
     id,
     title: f.title,
     technique: f.technique,
-    surface: { shape: f.shape, ...size, diameterMm: f.shape === 'round' ? parseAmount(f.size, 'length', units) : 0, edgeMm: f.edge.trim() ? parseAmount(f.edge, 'length', units) : 0, count: f.count },
-    coverage: { kind: f.school, wetMm: number(f.wet, 'the wet film'), runOffShare: number(f.runOff, 'the run-off') / 100 },
+    surface: {
+      shape: f.shape,
+      ...size,
+      diameterMm: f.shape === 'round' ? parseAmount(f.size, 'length', units) : 0,
+      edgeMm: f.edge.trim() ? parseAmount(f.edge, 'length', units) : 0,
+      count: f.count,
+    },
+    coverage: {
+      kind: f.school,
+      wetMm: number(f.wet, 'the wet film'),
+      runOffShare: number(f.runOff, 'the run-off') / 100,
+    },
     surfaceCostMinor: f.surfaceCost.trim() ? parseMoneyMinor(f.surfaceCost) : 0,
-    cup: f.cup.filter((c) => c.vesselId).map((c) => ({ vesselId: c.vesselId, parts: c.parts.trim() ? number(c.parts, 'a share') : 0 })),
-    apart: APART.filter((use) => f.apart[use].vesselId && f.apart[use].amount.trim()).map((use) => ({ use, vesselId: f.apart[use].vesselId, ul: parseVolumeUl(f.apart[use].amount, units) })),
+    cup: f.cup
+      .filter((c) => c.vesselId)
+      .map((c) => ({ vesselId: c.vesselId, parts: c.parts.trim() ? number(c.parts, 'a share') : 0 })),
+    apart: APART.filter((use) => f.apart[use].vesselId && f.apart[use].amount.trim()).map((use) => ({
+      use,
+      vesselId: f.apart[use].vesselId,
+      ul: parseVolumeUl(f.apart[use].amount, units),
+    })),
     notes: f.notes,
   }
 }
@@ -116,7 +146,19 @@ function readAll(id: string, f: Fields, units: UnitSystem): Reading {
 }
 
 /** A plan: the surface to scale, the cup in cross-section, what each bottle gives, what is short, what it costs. */
-export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: PlanWithParts; bottles: PricedBottle[]; chosen: readonly string[]; units: UnitSystem; currency: string }) {
+export function PlanEditor({
+  plan,
+  bottles,
+  chosen,
+  units,
+  currency,
+}: {
+  plan?: PlanWithParts
+  bottles: PricedBottle[]
+  chosen: readonly string[]
+  units: UnitSystem
+  currency: string
+}) {
   const [id] = useState(() => plan?.id ?? uuidv7())
   const [f, setF] = useState(() => startFields(plan, chosen, units === 'us'))
   const change = (part: Partial<Fields>) => setF((before) => ({ ...before, ...part }))
@@ -129,7 +171,14 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
   const need = needs(reading.parts, new Map(bottles.map((b) => [b.id, b.ul])))
   const paintCost = reading.parts.reduce((sum, p) => sum + (p.ul / 1000) * (byId.get(p.vesselId)?.costPerMl ?? 0), 0)
   const surfaceCost = reading.input?.surfaceCostMinor ?? 0
-  const layers = reading.parts.filter((p) => p.use === 'cup').map((p) => ({ id: p.vesselId, ul: p.ul, hex: byId.get(p.vesselId)?.hex ?? '#ddd', label: byId.get(p.vesselId)?.label ?? '' }))
+  const layers = reading.parts
+    .filter((p) => p.use === 'cup')
+    .map((p) => ({
+      id: p.vesselId,
+      ul: p.ul,
+      hex: byId.get(p.vesselId)?.hex ?? '#ddd',
+      label: byId.get(p.vesselId)?.label ?? '',
+    }))
   const wanted = techniqueOf(f.technique).levelTimeS
   const poured = Boolean(plan?.pouredAt)
   const save = (then: (id: string) => void) => {
@@ -146,37 +195,82 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
       <div className="head">
         <h1>{plan ? plan.title : 'New plan'}</h1>
         {plan && !poured ? (
-          <Button onClick={() => send(() => dropPlanAction({ id }), () => router.push('/plan'), 'Put away')}>Put away</Button>
+          <Button
+            onClick={() =>
+              send(
+                () => dropPlanAction({ id }),
+                () => router.push('/plan'),
+                'Put away',
+              )
+            }
+          >
+            Put away
+          </Button>
         ) : null}
         {poured ? <b>Poured already</b> : null}
-        <Button disabled={poured} loading={pending} onClick={() => save((saved) => (plan ? router.refresh() : router.push(`/plan/${saved}`)))}>
+        <Button
+          disabled={poured}
+          loading={pending}
+          onClick={() => save((saved) => (plan ? router.refresh() : router.push(`/plan/${saved}`)))}
+        >
           Save
         </Button>
-        <Button type="primary" size="large" disabled={poured} loading={pending} onClick={() => save((saved) => router.push(`/pour/${saved}`))}>
+        <Button
+          type="primary"
+          size="large"
+          disabled={poured}
+          loading={pending}
+          onClick={() => save((saved) => router.push(`/pour/${saved}`))}
+        >
           Save, then pour
         </Button>
       </div>
-      {(tried && reading.problem) || refusal ? <Notice kind="warning">{refusal?.message ?? reading.problem}</Notice> : null}
-      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.15fr) 250px', gap: 20, alignItems: 'start', marginTop: 8 }} className="plan-grid">
+      {(tried && reading.problem) || refusal ? (
+        <Notice kind="warning">{refusal?.message ?? reading.problem}</Notice>
+      ) : null}
+      <div
+        style={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.15fr) 250px',
+          gap: 20,
+          alignItems: 'start',
+          marginTop: 8,
+        }}
+        className="plan-grid"
+      >
         <SurfacePanel f={f} change={change} reading={reading} units={units} colours={layers} />
         <div className="grid">
           <section className="panel" aria-label="Cup">
             <h2>In the cup</h2>
             {f.cup.map((row, i) => {
               const b = byId.get(row.vesselId)
-              const set = (part: Partial<{ vesselId: string; parts: string }>) => change({ cup: f.cup.map((r, k) => (k === i ? { ...r, ...part } : r)) })
+              const set = (part: Partial<{ vesselId: string; parts: string }>) =>
+                change({ cup: f.cup.map((r, k) => (k === i ? { ...r, ...part } : r)) })
               const ul = reading.parts.find((p) => p.use === 'cup' && p.vesselId === row.vesselId)?.ul
               return (
                 <div className="row" key={i}>
                   <Chip hex={b?.hex ?? null} sheen={b?.sheen ?? 'satin'} />
                   <span className="grow">
-                    <BottleSelect bottles={bottles} value={row.vesselId} label="Bottle for the cup" onChange={(vesselId) => set({ vesselId })} />
+                    <BottleSelect
+                      bottles={bottles}
+                      value={row.vesselId}
+                      label="Bottle for the cup"
+                      onChange={(vesselId) => set({ vesselId })}
+                    />
                   </span>
-                  <Input aria-label={`Share of ${b?.label ?? 'bottle'}`} style={{ width: 62 }} value={row.parts} onChange={(e) => set({ parts: e.target.value })} />
+                  <Input
+                    aria-label={`Share of ${b?.label ?? 'bottle'}`}
+                    style={{ width: 62 }}
+                    value={row.parts}
+                    onChange={(e) => set({ parts: e.target.value })}
+                  />
                   <span className="num" style={{ width: 66 }}>
                     {ul ? formatMl(ul) : ''}
                   </span>
-                  <Button aria-label={`Leave out ${b?.label ?? 'bottle'}`} onClick={() => change({ cup: f.cup.filter((_, k) => k !== i) })}>
+                  <Button
+                    aria-label={`Leave out ${b?.label ?? 'bottle'}`}
+                    onClick={() => change({ cup: f.cup.filter((_, k) => k !== i) })}
+                  >
                     ×
                   </Button>
                 </div>
@@ -190,7 +284,14 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
           <section className="panel" aria-label="Apart from the cup">
             <h2>Apart from the cup</h2>
             {APART.map((use) => (
-              <ApartRow key={use} use={use} value={f.apart[use]} bottles={bottles} surface={reading.surface} onChange={(v) => change({ apart: { ...f.apart, [use]: v } })} />
+              <ApartRow
+                key={use}
+                use={use}
+                value={f.apart[use]}
+                bottles={bottles}
+                surface={reading.surface}
+                onChange={(v) => change({ apart: { ...f.apart, [use]: v } })}
+              />
             ))}
           </section>
         </div>
@@ -213,7 +314,11 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
               need
                 .filter((n) => n.shortUl > 0)
                 .map((n) => (
-                  <Link key={n.vesselId} href={`/bench?like=${n.vesselId}&ul=${n.shortUl}`} style={{ display: 'block', fontWeight: 650, padding: '6px 0' }}>
+                  <Link
+                    key={n.vesselId}
+                    href={`/bench?like=${n.vesselId}&ul=${n.shortUl}`}
+                    style={{ display: 'block', fontWeight: 650, padding: '6px 0' }}
+                  >
                     {byId.get(n.vesselId)?.label ?? 'A bottle'} is short by {formatMl(n.shortUl)}: mix it
                   </Link>
                 ))
@@ -238,11 +343,17 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
             </dd>
           </dl>
           <p className="muted" style={{ marginTop: 10 }}>
-            Wanted for this technique: level again in {wanted[0]} – {wanted[1]} s. Check each bottle before pouring; mixes thicken.
+            Wanted for this technique: level again in {wanted[0]} – {wanted[1]} s. Check each bottle before pouring;
+            mixes thicken.
           </p>
           <label className="field">
             <span>Notes</span>
-            <Input.TextArea rows={2} value={f.notes} maxLength={4000} onChange={(e) => change({ notes: e.target.value })} />
+            <Input.TextArea
+              rows={2}
+              value={f.notes}
+              maxLength={4000}
+              onChange={(e) => change({ notes: e.target.value })}
+            />
           </label>
         </section>
       </div>
@@ -250,7 +361,19 @@ export function PlanEditor({ plan, bottles, chosen, units, currency }: { plan?: 
   )
 }
 
-function SurfacePanel({ f, change, reading, units, colours }: { colours: readonly { hex: string; ul: number }[]; f: Fields; change: (p: Partial<Fields>) => void; reading: Reading; units: UnitSystem }) {
+function SurfacePanel({
+  f,
+  change,
+  reading,
+  units,
+  colours,
+}: {
+  colours: readonly { hex: string; ul: number }[]
+  f: Fields
+  change: (p: Partial<Fields>) => void
+  reading: Reading
+  units: UnitSystem
+}) {
   return (
     <section className="panel" aria-label="Surface">
       <label className="field">
@@ -259,9 +382,30 @@ function SurfacePanel({ f, change, reading, units, colours }: { colours: readonl
       </label>
       <label className="field">
         <span>Technique</span>
-        <Select aria-label="Technique" value={f.technique} style={{ width: '100%' }} onChange={(technique) => change({ technique })} options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))} />
+        <Select
+          aria-label="Technique"
+          value={f.technique}
+          style={{ width: '100%' }}
+          onChange={(technique) => change({ technique })}
+          options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
+        />
       </label>
-      <Segmented block value={f.shape} onChange={(shape: Fields['shape']) => change({ shape, size: shape === 'round' ? (units === 'us' ? '12 in' : '30 cm') : units === 'us' ? '16 x 20 in' : '40 x 50 cm' })} options={[{ value: 'rectangle', label: 'Rectangle' }, { value: 'round', label: 'Round' }]} style={{ marginBottom: 12 }} />
+      <Segmented
+        block
+        value={f.shape}
+        onChange={(shape: Fields['shape']) =>
+          change({
+            shape,
+            size:
+              shape === 'round' ? (units === 'us' ? '12 in' : '30 cm') : units === 'us' ? '16 x 20 in' : '40 x 50 cm',
+          })
+        }
+        options={[
+          { value: 'rectangle', label: 'Rectangle' },
+          { value: 'round', label: 'Round' },
+        ]}
+        style={{ marginBottom: 12 }}
+      />
       <div className="two" style={{ gap: '0 12px', gridTemplateColumns: '1.5fr 1fr 0.8fr' }}>
         <label className="field">
           <span>{f.shape === 'round' ? 'Diameter' : 'Size of the face'}</span>
@@ -273,14 +417,29 @@ function SurfacePanel({ f, change, reading, units, colours }: { colours: readonl
         </label>
         <label className="field">
           <span>Pieces</span>
-          <InputNumber style={{ width: '100%' }} min={1} max={200} value={f.count} onChange={(v) => change({ count: v ?? 1 })} />
+          <InputNumber
+            style={{ width: '100%' }}
+            min={1}
+            max={200}
+            value={f.count}
+            onChange={(v) => change({ count: v ?? 1 })}
+          />
         </label>
       </div>
       {reading.problem ? <Notice kind="warning">{reading.problem}</Notice> : null}
       {reading.surface ? <SurfacePicture surface={reading.surface} colours={colours} /> : null}
       <label className="field" style={{ marginTop: 12 }}>
         <span>How much the cup holds</span>
-        <Select aria-label="Coverage school" value={f.school} style={{ width: '100%' }} onChange={(school: Fields['school']) => change({ school })} options={[{ value: 'rule-of-28', label: 'Rule of 28: face in² ÷ 28 = fl oz' }, { value: 'film', label: 'Film: face and edges × wet film' }]} />
+        <Select
+          aria-label="Coverage school"
+          value={f.school}
+          style={{ width: '100%' }}
+          onChange={(school: Fields['school']) => change({ school })}
+          options={[
+            { value: 'rule-of-28', label: 'Rule of 28: face in² ÷ 28 = fl oz' },
+            { value: 'film', label: 'Film: face and edges × wet film' },
+          ]}
+        />
       </label>
       {f.school === 'film' ? (
         <div className="two" style={{ gap: '0 12px' }}>
@@ -306,7 +465,17 @@ function SurfacePanel({ f, change, reading, units, colours }: { colours: readonl
   )
 }
 
-function BottleSelect({ bottles, value, label, onChange }: { bottles: PricedBottle[]; value: string; label: string; onChange: (id: string) => void }) {
+function BottleSelect({
+  bottles,
+  value,
+  label,
+  onChange,
+}: {
+  bottles: PricedBottle[]
+  value: string
+  label: string
+  onChange: (id: string) => void
+}) {
   return (
     <Select
       showSearch
@@ -323,21 +492,52 @@ function BottleSelect({ bottles, value, label, onChange }: { bottles: PricedBott
   )
 }
 
-function ApartRow({ use, value, bottles, surface, onChange }: { use: Apart; value: { vesselId: string; amount: string }; bottles: PricedBottle[]; surface: Surface | undefined; onChange: (v: { vesselId: string; amount: string }) => void }) {
+function ApartRow({
+  use,
+  value,
+  bottles,
+  surface,
+  onChange,
+}: {
+  use: Apart
+  value: { vesselId: string; amount: string }
+  bottles: PricedBottle[]
+  surface: Surface | undefined
+  onChange: (v: { vesselId: string; amount: string }) => void
+}) {
   const area = surface && areas(surface)
-  const usual = area ? `${Math.max(5, Math.round(layerUl(area.faceMm2 + area.edgesMm2, LAYER_WET_MM[use]) / 5000) * 5)} ml` : ''
+  const usual = area
+    ? `${Math.max(5, Math.round(layerUl(area.faceMm2 + area.edgesMm2, LAYER_WET_MM[use]) / 5000) * 5)} ml`
+    : ''
   return (
     <div className="row">
       <span style={{ width: 84 }}>{use[0]!.toUpperCase() + use.slice(1)}</span>
       <span className="grow">
-        <BottleSelect bottles={bottles} value={value.vesselId} label={`Bottle for the ${use}`} onChange={(vesselId) => onChange({ vesselId, amount: vesselId ? value.amount || usual : '' })} />
+        <BottleSelect
+          bottles={bottles}
+          value={value.vesselId}
+          label={`Bottle for the ${use}`}
+          onChange={(vesselId) => onChange({ vesselId, amount: vesselId ? value.amount || usual : '' })}
+        />
       </span>
-      <Input aria-label={`Amount of ${use}`} style={{ width: 92 }} value={value.amount} placeholder={usual} onChange={(e) => onChange({ ...value, amount: e.target.value })} />
+      <Input
+        aria-label={`Amount of ${use}`}
+        style={{ width: 92 }}
+        value={value.amount}
+        placeholder={usual}
+        onChange={(e) => onChange({ ...value, amount: e.target.value })}
+      />
     </div>
   )
 }
 
-function NeedPanel({ need, byId }: { need: { vesselId: string; needUl: number; shortUl: number }[]; byId: Map<string, PricedBottle> }) {
+function NeedPanel({
+  need,
+  byId,
+}: {
+  need: { vesselId: string; needUl: number; shortUl: number }[]
+  byId: Map<string, PricedBottle>
+}) {
   if (need.length === 0)
     return (
       <section className="panel">

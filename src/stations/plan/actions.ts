@@ -1,9 +1,10 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { object, string } from 'yup'
+import { object } from 'yup'
 import type { Answer } from '@/core/answer'
 import { Conflict, NotFound } from '@/core/errors'
+import { idSchema } from '@/session/idSchema'
 import { perform } from '@/session/perform'
 import { planSchema } from './schema'
 import { savePlan } from './write'
@@ -20,8 +21,11 @@ export async function savePlanAction(input: unknown): Promise<Answer<{ id: strin
 
 /** Puts a plan away that will not be poured. */
 export async function dropPlanAction(input: unknown): Promise<Answer<null>> {
-  const result = await perform(object({ id: string().uuid().required() }), input, async (tx, { id }) => {
-    const [plan] = await tx.q<{ poured_at: string | null }>('select poured_at from plan where studio_id = $1 and id = $2 for update', [tx.studioId, id])
+  const result = await perform(object({ id: idSchema }), input, async (tx, { id }) => {
+    const [plan] = await tx.q<{ poured_at: string | null }>(
+      'select poured_at from plan where studio_id = $1 and id = $2 for update',
+      [tx.studioId, id],
+    )
     if (!plan) throw new NotFound('plan')
     if (plan.poured_at) throw new Conflict('This plan has been poured. Undo the pour first, if it did not happen.')
     await tx.q('update plan set archived_at = now() where studio_id = $1 and id = $2', [tx.studioId, id])

@@ -12,5 +12,8 @@ export async function pricedBottles(tx: Tx): Promise<PricedBottle[]> {
   )
   const byVessel = new Map<string, LotPortion[]>()
   for (const p of portions) byVessel.set(p.vesselId, [...(byVessel.get(p.vesselId) ?? []), p])
-  return bottles.map((b) => ({ ...b, costPerMl: b.ul > 0 ? (costOf(byVessel.get(b.id) ?? []).minor * 1000) / b.ul : 0 }))
+  return bottles.map((b) => ({
+    ...b,
+    costPerMl: b.ul > 0 ? (costOf(byVessel.get(b.id) ?? []).minor * 1000) / b.ul : 0,
+  }))
 }

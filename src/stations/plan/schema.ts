@@ -1,7 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup'
+import { idSchema } from '@/session/idSchema'
 import { TECHNIQUES } from '@/core/consistency/techniques'
 
-const id = string().uuid('That link is not one of Fika’s. Go back and choose again.').required()
 const mm = (what: string) =>
   number()
     .typeError(`Type ${what} as a number.`)
@@ -16,12 +16,19 @@ export const surfaceSchema = object({
   widthMm: mm('The width').default(0),
   diameterMm: mm('The diameter').default(0),
   edgeMm: mm('The edge depth').required(),
-  count: number().integer().min(1, 'Plan at least one piece.').max(200, 'Two hundred pieces are the most in one plan.').required(),
+  count: number()
+    .integer()
+    .min(1, 'Plan at least one piece.')
+    .max(200, 'Two hundred pieces are the most in one plan.')
+    .required(),
 })
 
 export const planSchema = object({
-  id,
-  title: string().trim().max(120, 'The title is longer than 120 characters. Shorten it.').required('Give the plan a title.'),
+  id: idSchema,
+  title: string()
+    .trim()
+    .max(120, 'The title is longer than 120 characters. Shorten it.')
+    .required('Give the plan a title.'),
   technique: string()
     .oneOf(
       TECHNIQUES.map((t) => t.key),
@@ -39,8 +46,12 @@ export const planSchema = object({
   surfaceCostMinor: number().integer().min(0).max(1e8, 'That price is too high to be one. Check it.').required(),
   cup: array(
     object({
-      vesselId: id,
-      parts: number().typeError('Type shares as numbers, like 2.').min(0, 'A share cannot be below zero.').max(10_000).required(),
+      vesselId: idSchema,
+      parts: number()
+        .typeError('Type shares as numbers, like 2.')
+        .min(0, 'A share cannot be below zero.')
+        .max(10_000)
+        .required(),
     }),
   )
     .max(24, 'Twenty-four bottles are the most in one cup plan.')
@@ -50,7 +61,7 @@ export const planSchema = object({
       use: string()
         .oneOf(['base coat', 'slip coat', 'reserve'] as const)
         .required(),
-      vesselId: id,
+      vesselId: idSchema,
       ul: number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.').required(),
     }),
   )

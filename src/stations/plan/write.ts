@@ -22,7 +22,17 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
        surface = excluded.surface, coverage = excluded.coverage, surface_cost_minor = excluded.surface_cost_minor,
        cup_ul = excluded.cup_ul, notes = excluded.notes, updated_at = now()
      where plan.poured_at is null returning 1`,
-    [tx.studioId, plan.id, plan.title, plan.technique, JSON.stringify(surface), JSON.stringify(coverage), plan.surfaceCostMinor, cup, plan.notes],
+    [
+      tx.studioId,
+      plan.id,
+      plan.title,
+      plan.technique,
+      JSON.stringify(surface),
+      JSON.stringify(coverage),
+      plan.surfaceCostMinor,
+      cup,
+      plan.notes,
+    ],
   )
   if (written.length === 0) throw new Conflict('This plan has been poured already. Make a new plan instead.')
   await tx.q('delete from plan_part where studio_id = $1 and plan_id = $2', [tx.studioId, plan.id])
@@ -30,6 +40,13 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
     `insert into plan_part (studio_id, plan_id, line_no, use, vessel_id, parts, ul)
      select $1, $2, line_no, use, vessel_id, parts, ul
      from unnest($3::text[], $4::uuid[], $5::numeric[], $6::bigint[]) with ordinality as p (use, vessel_id, parts, ul, line_no)`,
-    [tx.studioId, plan.id, parts.map((p) => p.use), parts.map((p) => p.vesselId), parts.map((p) => p.parts), parts.map((p) => p.ul)],
+    [
+      tx.studioId,
+      plan.id,
+      parts.map((p) => p.use),
+      parts.map((p) => p.vesselId),
+      parts.map((p) => p.parts),
+      parts.map((p) => p.ul),
+    ],
   )
 }

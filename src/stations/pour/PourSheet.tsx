@@ -24,7 +24,17 @@ const BEFORE = [
 ] as const
 
 /** The card for the day: check the bottles off, set what really went in, book it with one tap. */
-export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; bottles: Bottle[]; units: UnitSystem; now: string }) {
+export function PourSheet({
+  plan,
+  bottles,
+  units,
+  now,
+}: {
+  plan: PlanWithParts
+  bottles: Bottle[]
+  units: UnitSystem
+  now: string
+}) {
   const [ids] = useState(() => ({ pieceId: uuidv7(), vesselId: uuidv7() }))
   const [amounts, setAmounts] = useState(() => plan.parts.map((p) => `${Math.floor(p.ul / 100) / 10} ml`))
   const [checked, setChecked] = useState<ReadonlySet<number>>(new Set())
@@ -55,8 +65,7 @@ export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; 
     <>
       <div className="head">
         <h1>
-          {plan.title}
-          <span className="sub">{technique(plan.technique).name}</span>
+          {plan.title} <span className="sub">{technique(plan.technique).name}</span>
         </h1>
         <Link className="go second" href={`/plan/${plan.id}`}>
           Change the plan
@@ -77,20 +86,40 @@ export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; 
             <tbody>
               {plan.parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
-                const state = b && bottleState({ ul: b.ul, capacityUl: b.capacityUl, mixedAt: new Date(b.mixedAt), restUntil: new Date(b.restUntil) }, new Date(now))
+                const state =
+                  b &&
+                  bottleState(
+                    {
+                      ul: b.ul,
+                      capacityUl: b.capacityUl,
+                      mixedAt: new Date(b.mixedAt),
+                      restUntil: new Date(b.restUntil),
+                    },
+                    new Date(now),
+                  )
                 return (
                   <tr key={i} style={{ height: 66 }}>
                     <td>
-                      <Checkbox checked={checked.has(i)} onChange={() => toggle(i)} aria-label={`${p.label} is ready`} className="big-check" />
+                      <Checkbox
+                        checked={checked.has(i)}
+                        onChange={() => toggle(i)}
+                        aria-label={`${p.label} is ready`}
+                        className="big-check"
+                      />
                     </td>
                     <td>
                       <span className="chipline">
                         <Chip hex={p.hex} sheen={p.sheen} size={44} />
                         <span>
                           <Link href={`/rack/${p.vesselId}`}>{p.label}</Link>
-                          {state === 'resting' || state === 'check' || state === 'empty' ? <b style={{ display: 'block', fontSize: '0.9rem' }}>{STATE_WORDS[state]}</b> : null}
+                          {state === 'resting' || state === 'check' || state === 'empty' ? (
+                            <b style={{ display: 'block', fontSize: '0.9rem' }}>{STATE_WORDS[state]}</b>
+                          ) : null}
                           {lack(p.vesselId) > 0 && !plan.pouredAt ? (
-                            <Link href={`/bench?like=${p.vesselId}&ul=${lack(p.vesselId)}`} style={{ display: 'block', fontSize: '0.95rem', fontWeight: 650 }}>
+                            <Link
+                              href={`/bench?like=${p.vesselId}&ul=${lack(p.vesselId)}`}
+                              style={{ display: 'block', fontSize: '0.95rem', fontWeight: 650 }}
+                            >
                               Short by {formatMl(lack(p.vesselId))}: mix it
                             </Link>
                           ) : null}
@@ -114,10 +143,17 @@ export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; 
             </tbody>
           </table>
           <p className="muted" style={{ marginTop: 12 }}>
-            In all {formatMl(total)} · {formatFlOz(total)}. Write what really goes in; what is booked leaves the bottles by exactly that.
+            In all {formatMl(total)} · {formatFlOz(total)}. Write what really goes in; what is booked leaves the bottles
+            by exactly that.
           </p>
           {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
-          <button type="button" className="go" style={{ minHeight: 64, width: '100%', fontSize: '1.25rem', marginTop: 14 }} disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt)} onClick={book}>
+          <button
+            type="button"
+            className="go"
+            style={{ minHeight: 64, width: '100%', fontSize: '1.25rem', marginTop: 14 }}
+            disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt)}
+            onClick={book}
+          >
             {plan.pouredAt ? 'Poured already' : pending ? 'Booking…' : `Book the pour, ${formatMl(total)}`}
           </button>
         </section>
@@ -130,12 +166,13 @@ export function PourSheet({ plan, bottles, units, now }: { plan: PlanWithParts; 
               </p>
             ))}
             <p className="muted" style={{ margin: '10px 0 0' }}>
-              The ribbon wants to be level again in {wanted[0]} – {wanted[1]} s. Thicker by now: water by drops, stir, look again.
+              The ribbon wants to be level again in {wanted[0]} – {wanted[1]} s. Thicker by now: water by drops, stir,
+              look again.
             </p>
           </section>
           <Notice kind="warning">
-            If you torch: away from alcohol, aerosols, sheeting and just-sprayed work, never left lit, an extinguisher near. Children and pets out.
-            Follow product labels, local codes and licensed practice.
+            If you torch: away from alcohol, aerosols, sheeting and just-sprayed work, never left lit, an extinguisher
+            near. Children and pets out. Follow product labels, local codes and licensed practice.
           </Notice>
         </div>
       </div>

@@ -79,11 +79,22 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
         <>
           <label className="field">
             <span>How much</span>
-            <QuantityInput label="How much to take out" value={amount} onChange={setAmount} system={units} size="large" />
+            <QuantityInput
+              label="How much to take out"
+              value={amount}
+              onChange={setAmount}
+              system={units}
+              size="large"
+            />
           </label>
           <label className="field">
             <span>What for</span>
-            <Input value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} placeholder="test card, gift, …" />
+            <Input
+              value={note}
+              maxLength={1000}
+              onChange={(e) => setNote(e.target.value)}
+              placeholder="test card, gift, …"
+            />
           </label>
           <Button type="primary" size="large" onClick={take} loading={pending}>
             Take out
@@ -132,13 +143,24 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
           </label>
           <label className="field">
             <span>Role</span>
-            <Select aria-label="Role of the bottle" value={role} style={{ width: '100%' }} onChange={setRole} options={ROLES.map((r) => ({ value: r, label: r }))} />
+            <Select
+              aria-label="Role of the bottle"
+              value={role}
+              style={{ width: '100%' }}
+              onChange={setRole}
+              options={ROLES.map((r) => ({ value: r, label: r }))}
+            />
           </label>
           <label className="field">
             <span>Notes</span>
             <Input.TextArea rows={3} value={notes} maxLength={4000} onChange={(e) => setNotes(e.target.value)} />
           </label>
-          <Button type="primary" size="large" loading={pending} onClick={() => send(() => editBottleAction({ vesselId, label, role, notes }), done, 'Saved')}>
+          <Button
+            type="primary"
+            size="large"
+            loading={pending}
+            onClick={() => send(() => editBottleAction({ vesselId, label, role, notes }), done, 'Saved')}
+          >
             Save
           </Button>
         </>
@@ -148,9 +170,19 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
           <p>All of it is booked as waste. No paint solids down the drain: let it dry, then bin it by local rules.</p>
           <label className="field">
             <span>Why</span>
-            <Input value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} placeholder="lumps, smell, …" />
+            <Input
+              value={note}
+              maxLength={1000}
+              onChange={(e) => setNote(e.target.value)}
+              placeholder="lumps, smell, …"
+            />
           </label>
-          <Popconfirm title="Throw all of it away?" okText="Throw away" cancelText="Keep it" onConfirm={() => send((requestId) => discardAction({ requestId, vesselId, note }), done, 'Thrown away')}>
+          <Popconfirm
+            title="Throw all of it away?"
+            okText="Throw away"
+            cancelText="Keep it"
+            onConfirm={() => send((requestId) => discardAction({ requestId, vesselId, note }), done, 'Thrown away')}
+          >
             <Button size="large" loading={pending}>
               Throw away
             </Button>

@@ -23,15 +23,19 @@ interface Props {
 
 /** One bottle: what it is, what to do with it, what is in it, and how every millilitre came and went. */
 export function BottleSheet({ bottle, portions, entries, studio, now }: Props) {
-  const facts = { ul: bottle.ul, capacityUl: bottle.capacityUl, mixedAt: new Date(bottle.mixedAt), restUntil: new Date(bottle.restUntil) }
+  const facts = {
+    ul: bottle.ul,
+    capacityUl: bottle.capacityUl,
+    mixedAt: new Date(bottle.mixedAt),
+    restUntil: new Date(bottle.restUntil),
+  }
   const state = bottleState(facts, now)
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
   return (
     <>
       <div className="head" data-card>
         <h1>
-          {bottle.label}
-          <span className="sub">{bottle.role}</span>
+          {bottle.label} <span className="sub">{bottle.role}</span>
         </h1>
         <a className="go second" href={`/rack/${bottle.id}/label`} target="_blank" rel="noreferrer">
           Print label
@@ -40,12 +44,24 @@ export function BottleSheet({ bottle, portions, entries, studio, now }: Props) {
           Mix more of it
         </Link>
         <span style={{ position: 'relative', width: 48, height: 48 }}>
-          <TrayMark item={{ kind: 'bottle', id: bottle.id, label: bottle.label, hex: bottle.hex, sheen: bottle.sheen }} />
+          <TrayMark
+            item={{ kind: 'bottle', id: bottle.id, label: bottle.label, hex: bottle.hex, sheen: bottle.sheen }}
+          />
         </span>
       </div>
       <div className="wide-left">
         <section className="panel" style={{ display: 'grid', gridTemplateColumns: '190px 1fr', gap: 24 }}>
-          <BottleGlyph id={bottle.id} height={270} look={{ hex: bottle.hex, sheen: bottle.sheen, level: level(facts), resting: state === 'resting', empty: state === 'empty' }} />
+          <BottleGlyph
+            id={bottle.id}
+            height={270}
+            look={{
+              hex: bottle.hex,
+              sheen: bottle.sheen,
+              level: level(facts),
+              resting: state === 'resting',
+              empty: state === 'empty',
+            }}
+          />
           <div>
             <div className="big" data-testid="bottle-ml" data-ul={bottle.ul}>
               {formatMl(bottle.ul)}

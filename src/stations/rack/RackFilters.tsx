@@ -11,7 +11,14 @@ export function RackFilters({ filter }: { filter: RackFilterInput }) {
   return (
     <div className="tools" role="search">
       <span data-key="search">
-        <Input allowClear value={q} placeholder="Search bottles" aria-label="Search bottles" style={{ width: 270 }} onChange={(e) => type(e.target.value)} />
+        <Input
+          allowClear
+          value={q}
+          placeholder="Search bottles"
+          aria-label="Search bottles"
+          style={{ width: 270 }}
+          onChange={(e) => type(e.target.value)}
+        />
       </span>
       <Select
         aria-label="Role"

@@ -10,14 +10,24 @@ import { RackFilters } from './RackFilters'
 import type { RackFilterInput } from './schema'
 
 /** The rack: bottles on shelves, each with its real level, colour, sheen and age, and what it needs. */
-export function Shelf({ bottles, total, filter, now }: { bottles: Bottle[]; total: number; filter: RackFilterInput; now: Date }) {
+export function Shelf({
+  bottles,
+  total,
+  filter,
+  now,
+}: {
+  bottles: Bottle[]
+  total: number
+  filter: RackFilterInput
+  now: Date
+}) {
   const pages = Math.ceil(total / RACK_PAGE)
   const filtered = Boolean(filter.q || filter.role || filter.show)
   return (
     <>
       <div className="head">
         <h1>
-          Rack
+          Rack{' '}
           <span className="sub">
             {total} {total === 1 ? 'bottle' : 'bottles'}
             {filter.show === 'empty' ? ', empty' : ''}
@@ -58,13 +68,28 @@ function ShelfBottle({ b, now }: { b: Bottle; now: Date }) {
   return (
     <li data-card>
       <Link href={`/rack/${b.id}`} prefetch={false}>
-        <BottleGlyph id={b.id} look={{ hex: b.hex, sheen: b.sheen, level: level(facts), resting: state === 'resting', empty: state === 'empty' }} />
+        <BottleGlyph
+          id={b.id}
+          look={{
+            hex: b.hex,
+            sheen: b.sheen,
+            level: level(facts),
+            resting: state === 'resting',
+            empty: state === 'empty',
+          }}
+        />
         <b>{b.label}</b>
         <small>
           {formatMl(b.ul)} · {b.role}
         </small>
         <small>mixed {ago(b.mixedAt, now)}</small>
-        <small className="state">{state === 'resting' ? `Rests ${ago(b.restUntil, now).replace(/^in /, '')} more` : state === 'ready' ? '' : STATE_WORDS[state]}</small>
+        <small className="state">
+          {state === 'resting'
+            ? `Rests ${ago(b.restUntil, now).replace(/^in /, '')} more`
+            : state === 'ready'
+              ? ''
+              : STATE_WORDS[state]}
+        </small>
       </Link>
       <TrayMark item={{ kind: 'bottle', id: b.id, label: b.label, hex: b.hex, sheen: b.sheen }} />
     </li>
@@ -74,7 +99,8 @@ function ShelfBottle({ b, now }: { b: Bottle; now: Date }) {
 function Pages({ filter, pages }: { filter: RackFilterInput; pages: number }) {
   const to = (page: number) => {
     const params = new URLSearchParams()
-    for (const [k, v] of Object.entries({ ...filter, page })) if (v && !(k === 'sort' && v === 'newest') && !(k === 'page' && v === 1)) params.set(k, String(v))
+    for (const [k, v] of Object.entries({ ...filter, page }))
+      if (v && !(k === 'sort' && v === 'newest') && !(k === 'page' && v === 1)) params.set(k, String(v))
     return `/rack${params.size ? `?${params}` : ''}`
   }
   return (

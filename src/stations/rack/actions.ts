@@ -10,7 +10,11 @@ import { perform } from '@/session/perform'
 import { discardSchema, editBottleSchema, takeOutSchema, weighInSchema } from './schema'
 
 /** One thing done to a bottle, then every screen that shows it is read anew. */
-async function toBottle<S extends AnyObjectSchema>(schema: S, input: unknown, work: (tx: Tx, input: InferType<S>) => Promise<unknown>): Promise<Answer<null>> {
+async function toBottle<S extends AnyObjectSchema>(
+  schema: S,
+  input: unknown,
+  work: (tx: Tx, input: InferType<S>) => Promise<unknown>,
+): Promise<Answer<null>> {
   const result = await perform(schema, input, async (tx, good) => {
     await work(tx, good)
     return null
@@ -26,12 +30,10 @@ export const discardAction = async (input: unknown) => toBottle(discardSchema, i
 /** Changes a bottle's name, role and notes; what is in it is the ledger's. */
 export const editBottleAction = async (input: unknown) =>
   toBottle(editBottleSchema, input, async (tx, { vesselId, label, role, notes }) => {
-    const done = await tx.q('update bottle set role = $3, notes = $4 where studio_id = $1 and vessel_id = $2 returning 1', [
-      tx.studioId,
-      vesselId,
-      role,
-      notes,
-    ])
+    const done = await tx.q(
+      'update bottle set role = $3, notes = $4 where studio_id = $1 and vessel_id = $2 returning 1',
+      [tx.studioId, vesselId, role, notes],
+    )
     if (done.length === 0) throw new NotFound('bottle')
     await tx.q('update vessel set label = $3 where studio_id = $1 and id = $2', [tx.studioId, vesselId, label])
   })

@@ -43,13 +43,20 @@ export async function labelPdf(text: LabelText): Promise<Uint8Array> {
   const pdf = await PDFDocument.create()
   pdf.registerFontkit(fontkit)
   const font = (weight: number) =>
-    readFile(join(process.cwd(), FONTS, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`)).then((bytes) => pdf.embedFont(bytes, { subset: true }))
+    readFile(join(process.cwd(), FONTS, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`)).then((bytes) =>
+      pdf.embedFont(bytes, { subset: true }),
+    )
   const [plain, bold] = [await font(400), await font(700)]
   const page = pdf.addPage([SIZE.width, SIZE.height])
   const ink = rgb(0.08, 0.08, 0.08)
   const qrSize = 25 * MM
   const qr = (await bwip.toBuffer({ bcid: 'qrcode', text: text.url, scale: 6, padding: 0 })) as unknown as Buffer
-  page.drawImage(await pdf.embedPng(qr), { x: SIZE.width - qrSize - 3 * MM, y: SIZE.height - qrSize - 4 * MM, width: qrSize, height: qrSize })
+  page.drawImage(await pdf.embedPng(qr), {
+    x: SIZE.width - qrSize - 3 * MM,
+    y: SIZE.height - qrSize - 4 * MM,
+    width: qrSize,
+    height: qrSize,
+  })
   const width = SIZE.width - qrSize - 9 * MM
   let y = SIZE.height - 7.5 * MM
   for (const line of wrap(text.name, (t) => bold.widthOfTextAtSize(t, 13), width, 2)) {
@@ -66,7 +73,13 @@ export async function labelPdf(text: LabelText): Promise<Uint8Array> {
   }
   if (text.hex) {
     const [r, g, b] = hexToSrgb(text.hex)
-    page.drawRectangle({ x: SIZE.width - qrSize - 3 * MM, y: 2.5 * MM, width: qrSize, height: 3 * MM, color: rgb(r, g, b) })
+    page.drawRectangle({
+      x: SIZE.width - qrSize - 3 * MM,
+      y: 2.5 * MM,
+      width: qrSize,
+      height: 3 * MM,
+      color: rgb(r, g, b),
+    })
   }
   pdf.setTitle(`Label: ${text.name}`)
   return pdf.save()

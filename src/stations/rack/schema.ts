@@ -1,27 +1,45 @@
 import { number, object, string, type InferType } from 'yup'
+import { idSchema } from '@/session/idSchema'
 import { ROLES } from '@/core/paint/properties'
 
-const id = string().uuid('That link is not one of Fika’s. Go back and choose again.').required()
-
 export const takeOutSchema = object({
-  requestId: id,
-  vesselId: id,
-  ul: number().integer().min(1, 'Type how much was taken, more than nothing.').max(3e9).required('Type how much was taken, like 20 ml.'),
+  requestId: idSchema,
+  vesselId: idSchema,
+  ul: number()
+    .integer()
+    .min(1, 'Type how much was taken, more than nothing.')
+    .max(3e9)
+    .required('Type how much was taken, like 20 ml.'),
   note: string().trim().max(1000).default(''),
 })
 export const weighInSchema = object({
-  requestId: id,
-  vesselId: id,
-  grossMg: number().integer().min(0).max(1e8, 'That is too heavy for a bottle. Check the unit.').required('Type what the scale shows, like 164 g.'),
-  tareMg: number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').required('Type what the empty bottle weighs, like 28 g.'),
+  requestId: idSchema,
+  vesselId: idSchema,
+  grossMg: number()
+    .integer()
+    .min(0)
+    .max(1e8, 'That is too heavy for a bottle. Check the unit.')
+    .required('Type what the scale shows, like 164 g.'),
+  tareMg: number()
+    .integer()
+    .min(0)
+    .max(1e8, 'That is too heavy for an empty bottle. Check the tare.')
+    .required('Type what the empty bottle weighs, like 28 g.'),
   named: string()
     .oneOf(['spilled', 'residue'] as const)
     .optional(),
 })
-export const discardSchema = object({ requestId: id, vesselId: id, note: string().trim().max(1000).default('') })
+export const discardSchema = object({
+  requestId: idSchema,
+  vesselId: idSchema,
+  note: string().trim().max(1000).default(''),
+})
 export const editBottleSchema = object({
-  vesselId: id,
-  label: string().trim().max(120, 'The name is longer than 120 characters. Shorten it.').required('Give the bottle a name.'),
+  vesselId: idSchema,
+  label: string()
+    .trim()
+    .max(120, 'The name is longer than 120 characters. Shorten it.')
+    .required('Give the bottle a name.'),
   role: string()
     .oneOf([...ROLES], 'Choose a role.')
     .required(),

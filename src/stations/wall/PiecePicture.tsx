@@ -1,3 +1,4 @@
+/* eslint-disable @next/next/no-img-element -- photos are served by the app itself, sized already */
 import { PouredPicture } from '@/ui/PouredPicture'
 import type { Piece } from './queries'
 
@@ -5,9 +6,15 @@ import type { Piece } from './queries'
 export function PiecePicture({ piece }: { piece: Piece }) {
   const photo = piece.photos.findLast((f) => f.state === 'dry') ?? piece.photos.at(-1)
   if (photo)
-    // The photo is served by the app itself, sized already.
-    // eslint-disable-next-line @next/next/no-img-element
-    return <img src={`/wall/photo/${photo.id}`} width={photo.width} height={photo.height} alt={`${piece.title}, ${photo.state}`} loading="lazy" />
+    return (
+      <img
+        src={`/wall/photo/${photo.id}`}
+        width={photo.width}
+        height={photo.height}
+        alt={`${piece.title}, ${photo.state}`}
+        loading="lazy"
+      />
+    )
   const { surface } = piece
   return (
     <PouredPicture

@@ -46,8 +46,7 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
     <>
       <div className="head">
         <h1>
-          {piece.title}
-          <span className="sub">{day(piece.pouredAt, studio.zone)}</span>
+          {piece.title} <span className="sub">{day(piece.pouredAt, studio.zone)}</span>
         </h1>
         {piece.fate === 'undone' ? <b>This pour was undone</b> : null}
         {piece.planId ? (
@@ -63,7 +62,7 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
           </div>
           <Photos piece={piece} zone={studio.zone} />
         </div>
-        <section className="panel" aria-label="How it dried">
+        <section className="panel" aria-label="Result">
           <dl className="facts" style={{ marginBottom: 16 }}>
             <dt>Technique</dt>
             <dd>{technique(piece.technique).name}</dd>
@@ -76,7 +75,9 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
             <dd data-testid="poured">{formatVolume(portions.reduce((s, p) => s + p.ul, 0))}</dd>
             <dt>Cost</dt>
             <dd data-testid="piece-cost">
-              <b>{formatMoney(paint + piece.surfaceCostMinor, studio.currency)}</b> ({formatMoney(paint, studio.currency)} paint, {formatMoney(piece.surfaceCostMinor, studio.currency)} surface)
+              <b>{formatMoney(paint + piece.surfaceCostMinor, studio.currency)}</b> (
+              {formatMoney(paint, studio.currency)} paint, {formatMoney(piece.surfaceCostMinor, studio.currency)}{' '}
+              surface)
             </dd>
             <dt>Bottles</dt>
             <dd>
@@ -88,12 +89,28 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
               ))}
             </dd>
           </dl>
-          <Form<Fields> key={piece.revision} layout="vertical" onFinish={save} requiredMark={false} initialValues={{ title: piece.title, dryingNotes: piece.dryingNotes, rating: piece.rating ?? 0, faults: [...piece.faults], fate: piece.fate }}>
+          <Form<Fields>
+            key={piece.revision}
+            layout="vertical"
+            onFinish={save}
+            requiredMark={false}
+            initialValues={{
+              title: piece.title,
+              dryingNotes: piece.dryingNotes,
+              rating: piece.rating ?? 0,
+              faults: [...piece.faults],
+              fate: piece.fate,
+            }}
+          >
             <Form.Item name="title" label="Title" rules={[{ required: true, message: 'Give the piece a title.' }]}>
               <Input maxLength={120} />
             </Form.Item>
             <Form.Item name="dryingNotes" label="How it dried">
-              <Input.TextArea rows={4} maxLength={8000} placeholder="after an hour, next day, dry: corners, edges, middle, the best spot" />
+              <Input.TextArea
+                rows={4}
+                maxLength={8000}
+                placeholder="after an hour, next day, dry: corners, edges, middle, the best spot"
+              />
             </Form.Item>
             <div className="two" style={{ gap: '0 16px' }}>
               <Form.Item name="rating" label="Rating">
@@ -118,8 +135,8 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
             </Button>
           </Form>
           <p className="muted" style={{ margin: '14px 0 0', fontSize: '0.9rem' }}>
-            Sanding: never a pigmented film without proper respiratory protection. Varnish or resin only once dry and free of silicone. Follow
-            labels, local codes and licensed practice.
+            Sanding: never a pigmented film without proper respiratory protection. Varnish or resin only once dry and
+            free of silicone. Follow labels, local codes and licensed practice.
           </p>
         </section>
       </div>
@@ -164,10 +181,25 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
               .map((f) => (
                 <figure key={f.id} style={{ margin: '0 0 10px' }}>
                   {/* eslint-disable-next-line @next/next/no-img-element */}
-                  <img src={`/wall/photo/${f.id}`} alt={`${piece.title}, ${s}`} style={{ width: '100%', display: 'block' }} loading="lazy" />
+                  <img
+                    src={`/wall/photo/${f.id}`}
+                    alt={`${piece.title}, ${s}`}
+                    style={{ width: '100%', display: 'block' }}
+                    loading="lazy"
+                  />
                   <figcaption className="muted" style={{ display: 'flex', justifyContent: 'space-between' }}>
                     {day(f.takenAt, zone)}
-                    <button type="button" className="plain" onClick={() => send(() => removePhotoAction({ id: f.id }), () => router.refresh(), 'Photo removed')}>
+                    <button
+                      type="button"
+                      className="plain"
+                      onClick={() =>
+                        send(
+                          () => removePhotoAction({ id: f.id }),
+                          () => router.refresh(),
+                          'Photo removed',
+                        )
+                      }
+                    >
                       Remove
                     </button>
                   </figcaption>
@@ -177,8 +209,24 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
         ))}
       </div>
       <div className="row" style={{ marginTop: 10 }}>
-        <Select aria-label="Wet or dry" value={state} onChange={(v: 'wet' | 'dry') => setState(v)} style={{ width: 100 }} options={[{ value: 'wet', label: 'wet' }, { value: 'dry', label: 'dry' }]} />
-        <input ref={input} type="file" accept="image/jpeg,image/png,image/webp" aria-label="Choose a photo" disabled={pending} onChange={(e) => e.target.files?.[0] && upload(e.target.files[0])} />
+        <Select
+          aria-label="Wet or dry"
+          value={state}
+          onChange={(v: 'wet' | 'dry') => setState(v)}
+          style={{ width: 100 }}
+          options={[
+            { value: 'wet', label: 'wet' },
+            { value: 'dry', label: 'dry' },
+          ]}
+        />
+        <input
+          ref={input}
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          aria-label="Choose a photo"
+          disabled={pending}
+          onChange={(e) => e.target.files?.[0] && upload(e.target.files[0])}
+        />
       </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
     </section>

@@ -12,7 +12,7 @@ export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
     <>
       <div className="head">
         <h1>
-          Wall
+          Wall{' '}
           <span className="sub">
             {pieces.length} {pieces.length === 1 ? 'piece' : 'pieces'}
           </span>
@@ -47,7 +47,9 @@ export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
                   ) : (
                     <span className="muted">not rated yet ·</span>
                   )}{' '}
-                  <span className="muted">{[p.fate, ...p.faults.map((f) => FAULTS.find((x) => x.key === f)?.name.toLowerCase())].join(' · ')}</span>
+                  <span className="muted">
+                    {[p.fate, ...p.faults.map((f) => FAULTS.find((x) => x.key === f)?.name.toLowerCase())].join(' · ')}
+                  </span>
                 </span>
               </Link>
             </li>

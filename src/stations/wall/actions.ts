@@ -24,7 +24,8 @@ export async function addPhotoAction(form: FormData): Promise<Answer<null>> {
   const result = await perform(photoSchema, input, async (tx, { id, pieceId, state }) => {
     const file = form.get('photo')
     if (!(file instanceof File) || file.size === 0) throw new Invalid('Choose a photo first.', 'photo')
-    if (file.size > PHOTO.bytes) throw new Invalid('This photo is larger than 20 MB. Make it smaller, and try again.', 'photo')
+    if (file.size > PHOTO.bytes)
+      throw new Invalid('This photo is larger than 20 MB. Make it smaller, and try again.', 'photo')
     const [piece] = await tx.q('select 1 from piece where studio_id = $1 and id = $2', [tx.studioId, pieceId])
     if (!piece) throw new NotFound('piece')
     const { image, width, height } = await takePhoto(new Uint8Array(await file.arrayBuffer()))

@@ -1,11 +1,16 @@
 import sharp from 'sharp'
 import { takePhoto } from './photo'
 
-const picture = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#2a7f8e' } })
+const picture = (width: number, height: number) =>
+  sharp({ create: { width, height, channels: 3, background: '#2a7f8e' } })
 
 describe('taking a photo in', () => {
   it('encodes it anew, upright and small enough, without what the camera wrote into it', async () => {
-    const source = await picture(3000, 2000).withExif({ IFD0: { Copyright: 'secret' } }).withMetadata({ orientation: 6 }).jpeg().toBuffer()
+    const source = await picture(3000, 2000)
+      .withExif({ IFD0: { Copyright: 'secret' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer()
     const { image, width, height } = await takePhoto(source)
     const meta = await sharp(image).metadata()
     expect([width, height]).toEqual([1067, 1600])
@@ -18,7 +23,10 @@ describe('taking a photo in', () => {
   it.each([
     ['text', Buffer.from('not a photo')],
     ['nothing', Buffer.alloc(0)],
-    ['a drawing with a script', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script/></svg>')],
+    [
+      'a drawing with a script',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script/></svg>'),
+    ],
   ])('refuses %s, whatever it is called', async (_, bytes) => {
     await expect(takePhoto(bytes)).rejects.toThrow('is not a JPEG, PNG or WebP photo')
   })

@@ -10,7 +10,8 @@ const KINDS = new Set(['jpeg', 'png', 'webp'])
  * @throws Invalid with a sentence for what is not a photo
  */
 export async function takePhoto(bytes: Uint8Array): Promise<{ image: Buffer; width: number; height: number }> {
-  if (bytes.byteLength > PHOTO.bytes) throw new Invalid('This photo is larger than 20 MB. Make it smaller, and try again.', 'photo')
+  if (bytes.byteLength > PHOTO.bytes)
+    throw new Invalid('This photo is larger than 20 MB. Make it smaller, and try again.', 'photo')
   const refuse = new Invalid('This file is not a JPEG, PNG or WebP photo. Choose another.', 'photo')
   try {
     const source = sharp(bytes, { limitInputPixels: PHOTO.pixels, failOn: 'error' })

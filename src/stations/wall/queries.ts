@@ -43,7 +43,9 @@ const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p
 
 /** The wall, newest first; pours that were undone do not hang there. */
 export function listPieces(tx: Tx): Promise<Piece[]> {
-  return tx.q<Piece>(`${SELECT} where p.studio_id = $1 and p.fate <> 'undone' order by p.poured_at desc limit 300`, [tx.studioId])
+  return tx.q<Piece>(`${SELECT} where p.studio_id = $1 and p.fate <> 'undone' order by p.poured_at desc limit 300`, [
+    tx.studioId,
+  ])
 }
 
 /** One piece. @throws NotFound */

@@ -1,12 +1,14 @@
 import { array, number, object, string, type InferType } from 'yup'
+import { idSchema } from '@/session/idSchema'
 import { FATES, FAULTS } from '@/core/result/faults'
 
-const id = string().uuid('That link is not one of Fika’s. Go back and choose again.').required()
-
 export const pieceSchema = object({
-  id,
+  id: idSchema,
   revision: number().integer().min(1).required(),
-  title: string().trim().max(120, 'The title is longer than 120 characters. Shorten it.').required('Give the piece a title.'),
+  title: string()
+    .trim()
+    .max(120, 'The title is longer than 120 characters. Shorten it.')
+    .required('Give the piece a title.'),
   dryingNotes: string().max(8000, 'The notes are longer than 8,000 characters. Shorten them.').default(''),
   rating: number().integer().min(1).max(5).nullable().default(null),
   faults: array(string().oneOf(FAULTS.map((f) => f.key), 'Choose faults from the list.').required()).max(FAULTS.length).default([]), // prettier-ignore
@@ -16,7 +18,13 @@ export const pieceSchema = object({
 })
 export type PieceInput = InferType<typeof pieceSchema>
 
-export const photoSchema = object({ id, pieceId: id, state: string().oneOf(['wet', 'dry'] as const).required() })
-export const removePhotoSchema = object({ id })
+export const photoSchema = object({
+  id: idSchema,
+  pieceId: idSchema,
+  state: string()
+    .oneOf(['wet', 'dry'] as const)
+    .required(),
+})
+export const removePhotoSchema = object({ id: idSchema })
 /** Largest photo taken in, bytes and pixels. */
 export const PHOTO = { bytes: 20_000_000, pixels: 60_000_000, side: 1600 } as const

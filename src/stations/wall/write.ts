@@ -10,5 +10,7 @@ export async function notePiece(tx: Tx, piece: PieceInput): Promise<void> {
     [tx.studioId, piece.id, piece.revision, piece.title, piece.dryingNotes, piece.rating, piece.faults, piece.fate],
   )
   if (done.length === 0)
-    throw new Conflict('Somebody else noted something here since you opened it. Open it in another tab, and add your notes there.')
+    throw new Conflict(
+      'Somebody else noted something here since you opened it. Open it in another tab, and add your notes there.',
+    )
 }

@@ -18,6 +18,20 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
     bottle: isId(like) ? await findBottle(tx, like).catch(() => undefined) : undefined,
   }))
   const totalUl = ul && /^\d{1,10}$/.test(ul) ? Number(ul) : undefined
-  const start = benchStart(materials, { like: bottle, paints: paints.split(','), parts: parts.split(','), totalUl, us: studio.units === 'us' })
-  return <Bench materials={materials} start={start} units={studio.units} school={studio.waterSchool} currency={studio.currency} />
+  const start = benchStart(materials, {
+    like: bottle,
+    paints: paints.split(','),
+    parts: parts.split(','),
+    totalUl,
+    us: studio.units === 'us',
+  })
+  return (
+    <Bench
+      materials={materials}
+      start={start}
+      units={studio.units}
+      school={studio.waterSchool}
+      currency={studio.currency}
+    />
+  )
 }

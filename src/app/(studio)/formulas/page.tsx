@@ -17,5 +17,7 @@ export default async function Formulas({ searchParams }: { searchParams: Search 
     .filter((b) => b.recipe.paints.length > 1)
     .slice(0, 30)
     .map((b) => ({ bottleId: b.id, label: b.label, hex: b.hex, paints: b.recipe.paints }))
-  return <FormulaDesk paints={paints} chosen={chosen.filter((id) => paints.some((p) => p.id === id))} bottled={bottled} />
+  return (
+    <FormulaDesk paints={paints} chosen={chosen.filter((id) => paints.some((p) => p.id === id))} bottled={bottled} />
+  )
 }

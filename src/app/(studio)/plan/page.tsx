@@ -7,6 +7,9 @@ import { PlanList } from '@/ui/PlanList'
 export const metadata: Metadata = { title: 'Plan' }
 
 export default async function Plans() {
-  const { plans, zone } = await inStudio(async (tx) => ({ plans: await listPlans(tx), zone: (await studioFacts(tx)).zone }))
+  const { plans, zone } = await inStudio(async (tx) => ({
+    plans: await listPlans(tx),
+    zone: (await studioFacts(tx)).zone,
+  }))
   return <PlanList plans={plans} zone={zone} to="plan" />
 }

@@ -7,6 +7,9 @@ import { Wall } from '@/stations/wall/Wall'
 export const metadata: Metadata = { title: 'Wall' }
 
 export default async function WallPage() {
-  const { pieces, zone } = await inStudio(async (tx) => ({ pieces: await listPieces(tx), zone: (await studioFacts(tx)).zone }))
+  const { pieces, zone } = await inStudio(async (tx) => ({
+    pieces: await listPieces(tx),
+    zone: (await studioFacts(tx)).zone,
+  }))
   return <Wall pieces={pieces} zone={zone} />
 }

@@ -24,17 +24,28 @@ export default async function Paint({ params }: { params: Promise<{ id: string }
     <>
       <div className="head">
         <h1>
-          {material.name}
-          <span className="sub">{[material.maker, material.line].filter(Boolean).join(' · ')}</span>
+          {material.name} <span className="sub">{[material.maker, material.line].filter(Boolean).join(' · ')}</span>
         </h1>
         {material.archived ? <b>Put away</b> : null}
       </div>
       <div className="grid">
         {material.kind === 'water' ? null : (
-          <MaterialForm key={material.revision} kind={material.kind === 'paint' ? 'paint' : 'medium'} material={material} units={studio.units} makers={makers} />
+          <MaterialForm
+            key={material.revision}
+            kind={material.kind === 'paint' ? 'paint' : 'medium'}
+            material={material}
+            units={studio.units}
+            makers={makers}
+          />
         )}
         <div style={{ maxWidth: 720 }}>
-          <ContainerPanel material={material} containers={containers} currency={studio.currency} zone={studio.zone} units={studio.units} />
+          <ContainerPanel
+            material={material}
+            containers={containers}
+            currency={studio.currency}
+            zone={studio.zone}
+            units={studio.units}
+          />
         </div>
       </div>
     </>

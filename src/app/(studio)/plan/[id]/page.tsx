@@ -18,5 +18,14 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
     bottles: await pricedBottles(tx),
     studio: await studioFacts(tx),
   })).catch(orNotFound)
-  return <PlanEditor key={plan.id} plan={plan} bottles={bottles} chosen={[]} units={studio.units} currency={studio.currency} />
+  return (
+    <PlanEditor
+      key={plan.id}
+      plan={plan}
+      bottles={bottles}
+      chosen={[]}
+      units={studio.units}
+      currency={studio.currency}
+    />
+  )
 }

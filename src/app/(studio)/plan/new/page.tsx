@@ -9,7 +9,10 @@ export const metadata: Metadata = { title: 'New plan' }
 
 export default async function NewPlan({ searchParams }: { searchParams: Search }) {
   const wanted = (firstValues(await searchParams).bottles ?? '').split(',')
-  const { bottles, studio } = await inStudio(async (tx) => ({ bottles: await pricedBottles(tx), studio: await studioFacts(tx) }))
+  const { bottles, studio } = await inStudio(async (tx) => ({
+    bottles: await pricedBottles(tx),
+    studio: await studioFacts(tx),
+  }))
   const chosen = wanted.filter((id) => bottles.some((b) => b.id === id))
   return <PlanEditor bottles={bottles} chosen={chosen} units={studio.units} currency={studio.currency} />
 }

@@ -26,6 +26,10 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     url: `${request.headers.get('x-forwarded-proto') ?? 'http'}://${host}/rack/${bottle.id}`,
   })
   return new Response(Buffer.from(pdf), {
-    headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="label.pdf"`, 'Cache-Control': 'private, no-store' },
+    headers: {
+      'Content-Type': 'application/pdf',
+      'Content-Disposition': `inline; filename="label.pdf"`,
+      'Cache-Control': 'private, no-store',
+    },
   })
 }

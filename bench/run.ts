@@ -1,0 +1,27 @@
+// Runs every comparison and prints it; `--json` prints one line of JSON each. Called by npm run bench.
+import { endPool } from '@/db/pool'
+import { colourFigures } from './colour'
+import { ledgerFigures } from './ledger'
+import type { Figure } from './measure'
+import { rackFigures } from './rack'
+
+const url = process.env.FIKA_URL
+if (!url) throw new Error('FIKA_URL names no running Fika')
+const json = process.argv.includes('--json')
+const round = (n: number) => Number(n.toPrecision(4))
+
+function print(figures: readonly Figure[]): void {
+  for (const f of figures) {
+    const line = { ...f, ours: round(f.ours), reference: round(f.reference), ratio: round(f.ratio) }
+    if (json) console.log(JSON.stringify(line))
+    else
+      console.log(
+        `${f.name}\n    ours ${line.ours} ${f.unit}, reference ${line.reference} ${f.unit}, ratio ${line.ratio} (aim ${f.aim})`,
+      )
+  }
+}
+
+print(await colourFigures())
+print(await ledgerFigures())
+print(await rackFigures(url))
+await endPool()

@@ -1,0 +1,40 @@
+// npm run bench: our hot paths against reference libraries and bare SQL in the same run, printed as ratios.
+//   -- --json    one line of JSON a figure
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { startCluster, stopCluster } from './lib/cluster.mjs'
+import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
+import { root, sh } from './lib/shell.mjs'
+import { run, quiet } from './lib/steps.mjs'
+
+run(async () => {
+  const json = process.argv.includes('--json')
+  if (json) quiet()
+  await ensurePackages(['postgresql'])
+  await ensureModules()
+  const home = mkdtempSync(join(tmpdir(), 'fika-bench-'))
+  const cluster = await startCluster(home)
+  const env = appEnv(cluster)
+  let app
+  try {
+    await runTs('bin/migrate.ts', env)
+    await ensureBuild()
+    app = await startApp(env, 4710, { quiet: true })
+    const { code } = await sh(
+      process.execPath,
+      ['--import', 'tsx', join(root, 'bench/run.ts'), ...(json ? ['--json'] : [])],
+      {
+        show: true,
+        env: { ...env, FIKA_URL: app.url },
+      },
+    )
+    return code
+  } finally {
+    app?.child.kill('SIGTERM')
+    await app?.ended
+    await stopCluster(cluster)
+    rmSync(home, { recursive: true, force: true })
+  }
+})
