@@ -18,10 +18,15 @@ export async function colourFigures(): Promise<Figure[]> {
     for (let k = 0; k < 20; k++) for (const a of list) for (const b of list) sink += difference(a, b)
   }
   const paints = ['#f5f3ec', '#136a78', '#b9262b', '#f2b50f', '#1b1b1c', '#5c7bb0']
+  const recipes = Array.from({ length: 60 }, (_, i) => ({
+    which: [i % 6, (i + 1 + (i % 3)) % 6, (i + 4) % 6],
+    amounts: [1, 2, 1 + (i % 5)],
+  }))
   const optics = paints.map((h) => opticsFromHex(h, 'normal'))
   const colours = paints.map((h) => new spectral.Color(h))
-  const mixes = 2000
-  const triple = (i: number) => [i % 6, (i + 1 + (i % 3)) % 6, (i + 4) % 6] as const
+  const mine = recipes.map((r) => ({ paints: r.which.map((w) => optics[w]!), amounts: r.amounts }))
+  const other = recipes.map((r) => r.which.map((w, k): [spectral.Color, number] => [colours[w]!, r.amounts[k]!]))
+  const repeats = 500
   return [
     await compareRates(
       'ΔE00 against culori',
@@ -33,18 +38,12 @@ export async function colourFigures(): Promise<Figure[]> {
     await compareRates(
       '3-paint spectral mix to Lab against spectral.js',
       '≥ 3',
-      mixes,
+      recipes.length * repeats,
       () => {
-        for (let i = 0; i < mixes; i++) {
-          const [a, b, c] = triple(i)
-          sink += mixToLab([optics[a]!, optics[b]!, optics[c]!], [1, 2, 1 + (i % 5)])[0]
-        }
+        for (let k = 0; k < repeats; k++) for (const m of mine) sink += mixToLab(m.paints, m.amounts)[0]
       },
       () => {
-        for (let i = 0; i < mixes; i++) {
-          const [a, b, c] = triple(i)
-          sink += spectral.mix([colours[a]!, 1], [colours[b]!, 2], [colours[c]!, 1 + (i % 5)]).OKLab[0]!
-        }
+        for (let k = 0; k < repeats; k++) for (const m of other) sink += spectral.mix(...m).OKLab[0]!
       },
     ),
   ]

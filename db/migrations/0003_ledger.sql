@@ -43,6 +43,9 @@ create table vessel_content (
   foreign key (studio_id, vessel_id) references vessel (studio_id, id),
   foreign key (studio_id, lot_id) references lot (studio_id, id)
 ) with (fillfactor = 80);
+comment on table vessel_content is
+  'What vessels hold now. Sinks (waste, air, out) have no rows here: every withdrawal in the studio would wait for the
+   same few rows until the one before it is on disk. What went into a sink is the sum of its lines.';
 create index vessel_content_by_lot on vessel_content (studio_id, lot_id);
 select make_tenant('vessel_content', 'select, insert, update');
 
@@ -92,7 +95,7 @@ create function open_movement(
   p_studio uuid, p_id uuid, p_kind text, p_request uuid, p_hash text, p_reverses uuid, p_at timestamptz, p_by uuid,
   p_note text, p_vessels uuid[]
 ) returns table (
-  booked_id uuid, booked_hash text, vessel_id uuid, label text, capacity_ul bigint, lot_id uuid, ul bigint
+  booked_id uuid, booked_hash text, vessel_id uuid, label text, sink boolean, capacity_ul bigint, lot_id uuid, ul bigint
 ) language plpgsql as $$
 begin
   insert into movement (studio_id, id, kind, request_id, payload_hash, reverses_id, at, by, note)
@@ -100,14 +103,14 @@ begin
   on conflict (studio_id, request_id) do nothing;
   if not found then
     return query
-      select m.id, m.payload_hash, null::uuid, null::text, null::bigint, null::uuid, null::bigint
+      select m.id, m.payload_hash, null::uuid, null::text, null::boolean, null::bigint, null::uuid, null::bigint
       from movement m where m.studio_id = p_studio and m.request_id = p_request;
     return;
   end if;
   perform 1 from vessel v
     where v.studio_id = p_studio and v.id = any (p_vessels) order by v.id for no key update;
   return query
-    select null::uuid, null::text, v.id, v.label, v.capacity_ul, c.lot_id, c.ul
+    select null::uuid, null::text, v.id, v.label, v.kind in ('waste', 'air', 'out'), v.capacity_ul, c.lot_id, c.ul
     from vessel v
     left join vessel_content c on c.studio_id = v.studio_id and c.vessel_id = v.id
     where v.studio_id = p_studio and v.id = any (p_vessels)

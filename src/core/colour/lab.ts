@@ -7,8 +7,11 @@ const f = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116)
 const fInverse = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA)
 
 /** XYZ (Y of white 1) to CIE L*a*b* under D65 (CIE 015). */
-export function xyzToLab([x, y, z]: Triple): Triple {
-  const [fx, fy, fz] = [f(x / WHITE.x), f(y / WHITE.y), f(z / WHITE.z)]
+export function xyzToLab(xyz: Triple): Triple {
+  // Read by index: this runs once a candidate in every search, and destructuring costs as much as the roots.
+  const fx = f(xyz[0] / WHITE.x)
+  const fy = f(xyz[1] / WHITE.y)
+  const fz = f(xyz[2] / WHITE.z)
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)]
 }
 

@@ -11,7 +11,9 @@ const ROWS = XYZ_TO_RGB.map((m) =>
 
 /** XYZ (Y of white 1) of a reflectance under D65, 2° observer. */
 export function reflectanceToXyz(r: ArrayLike<number>): Triple {
-  let [x, y, z] = [0, 0, 0]
+  let x = 0
+  let y = 0
+  let z = 0
   for (let i = 0; i < BANDS; i++) {
     const v = r[i]!
     x += v * W_X[i]!

@@ -19,6 +19,8 @@ export interface Line {
 export interface HeldVessel {
   readonly id: string
   readonly label: string
+  /** Waste, air and what was used without a plan: they take everything, and keep no content. */
+  readonly sink: boolean
   readonly capacityUl: number | null
   readonly content: readonly Portion[]
 }
@@ -49,6 +51,7 @@ interface OpenedRow {
   booked_hash: string | null
   vessel_id: string | null
   label: string | null
+  sink: boolean | null
   capacity_ul: number | null
   lot_id: string | null
   ul: number | null
@@ -107,6 +110,7 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
     const vessel = held.get(row.vessel_id!) ?? {
       id: row.vessel_id!,
       label: row.label!,
+      sink: row.sink!,
       capacityUl: row.capacity_ul,
       content: [],
     }
@@ -145,18 +149,23 @@ async function write(tx: Tx, movementId: string, all: readonly Line[]): Promise<
     `with line as (
        select * from unnest($3::uuid[], $4::uuid[], $5::uuid[], $6::bigint[]) with ordinality
          as l (lot_id, from_id, to_id, ul, line_no)
+     ), sink as (
+       select id from vessel
+       where studio_id = $1 and kind in ('waste', 'air', 'out') and id in (select from_id from line union select to_id from line)
      ), written as (
        insert into movement_line (studio_id, movement_id, line_no, lot_id, from_vessel_id, to_vessel_id, ul)
        select $1, $2, line_no, lot_id, from_id, to_id, ul from line
      ), give as (
-       select from_id, lot_id, sum(ul)::bigint as ul from line where from_id is not null group by 1, 2
+       select from_id, lot_id, sum(ul)::bigint as ul from line
+       where from_id is not null and from_id not in (select id from sink) group by 1, 2
      ), decreased as (
        update vessel_content c set ul = c.ul - give.ul from give
        where c.studio_id = $1 and c.vessel_id = give.from_id and c.lot_id = give.lot_id
        returning 1
      ), increased as (
        insert into vessel_content as c (studio_id, vessel_id, lot_id, ul)
-       select $1, to_id, lot_id, sum(ul)::bigint from line where to_id is not null group by to_id, lot_id
+       select $1, to_id, lot_id, sum(ul)::bigint from line
+       where to_id is not null and to_id not in (select id from sink) group by to_id, lot_id
        order by to_id, lot_id
        on conflict (studio_id, vessel_id, lot_id) do update set ul = c.ul + excluded.ul
      )

@@ -32,6 +32,8 @@ export async function undoMovement(tx: Tx, input: { requestId: string; movementI
       for (const id of new Set(back.map((l) => l.from))) {
         if (id === null) continue
         const vessel = held(id)
+        // What went into a sink is still there: only this undo can take it out, and it books once.
+        if (vessel.sink) continue
         for (const { lotId } of back.filter((l) => l.from === id)) {
           const needs = back.reduce((sum, l) => sum + (l.from === id && l.lotId === lotId ? l.ul : 0), 0)
           const has = vessel.content.find((p) => p.lotId === lotId)?.ul ?? 0
