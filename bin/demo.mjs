@@ -1,7 +1,7 @@
 // npm run demo: from a fresh clone to a running studio. npm start is the same without the demo studio.
 //   -- --reset      start over (the old data is kept beside, under another name)
 //   -- --port 4310  the port to try first
-//   -- --prepare    everything but the start
+//   -- --data-only  prepare the data, neither build nor start
 import { existsSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
 import { appEnv, runTs, startApp } from './lib/app.mjs'
@@ -49,14 +49,14 @@ run(async () => {
   try {
     await step('Bringing the database up to date', () => runTs('bin/migrate.ts', env))
     if (demo) await step('Looking for the demo studio, or making it', () => runTs('bin/seed-demo.ts', env))
+    if (args.includes('--data-only')) {
+      await stop()
+      return 0
+    }
     await ensureBuild()
   } catch (error) {
     await stop()
     throw error
-  }
-  if (args.includes('--prepare')) {
-    await stop()
-    return 0
   }
   const app = await step('Starting Fika', () => startApp(env, wantedPort))
   if (app.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.port}`)

@@ -12,7 +12,7 @@ import { say, step, Stop } from './steps.mjs'
 export const defaultHome = () =>
   process.env.FIKA_HOME ?? (isRoot() ? '/var/lib/fika' : join(homedir(), '.local/share/fika'))
 
-const DATABASE = 'fika'
+export const DATABASE = 'fika'
 
 /** Runs a server program as the unprivileged user it insists on. */
 function asServer(program, args, options) {
@@ -110,6 +110,7 @@ export async function startCluster(home, { throwAway = false } = {}) {
     port,
     cookieSecret: secrets.cookie,
     admin: address('fika_admin', secrets.admin),
+    addressOf: (database) => address('fika_admin', secrets.admin, database),
     owner: address('fika_owner', secrets.owner),
     app: address('fika_app', secrets.app),
   }

@@ -10,6 +10,16 @@ const alive = (pid) => {
   }
 }
 
+/** Whether a Fika that is alive uses a data folder. */
+export function isRunningAt(home) {
+  try {
+    const { pid } = JSON.parse(readFileSync(join(home, 'running.json'), 'utf8'))
+    return pid !== process.pid && alive(pid)
+  } catch {
+    return false
+  }
+}
+
 /**
  * Marks a data folder as in use by this process.
  * @returns what runs there already ({ pid, url }), or undefined when the folder is ours now; a mark left by a

@@ -167,7 +167,9 @@ describe('Kubelka–Munk', () => {
     ]
     expect(mixToLab([a, b, c], [1, 2, 3])).toEqual(mixToLab([a, b, c], [1, 2, 3]))
     mixToLab([c, a, b], [30, 10, 20]).forEach((v, i) => expect(v).toBeCloseTo(mixToLab([a, b, c], [1, 2, 3])[i]!, 9))
-    const whole = reflectanceToLinear(mixReflectance([a, b, c], [1, 2, 3])).map((v) => toGamma(Math.max(0, v))) as Triple
+    const whole = reflectanceToLinear(mixReflectance([a, b, c], [1, 2, 3])).map((v) =>
+      toGamma(Math.max(0, v)),
+    ) as Triple
     expect(srgbToHex(whole)).toBe(mixToHex([a, b, c], [1, 2, 3]))
     expect(mixReflectance([a], [1])).toHaveLength(36)
     expect(mixToHex([a], [0])).toBeUndefined()

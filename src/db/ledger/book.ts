@@ -33,6 +33,8 @@ export interface Booking {
   readonly payload: unknown
   /** Vessels that give, or that have a capacity limit. Pure sinks stay unlocked. */
   readonly vessels: readonly string[]
+  /** Sinks the lines may go to; they are not locked, and keep no content. */
+  readonly sinks?: readonly string[]
   readonly reversesId?: string
   readonly at?: Date | undefined
   readonly note?: string
@@ -124,7 +126,8 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
     return vessel
   }, movementId)
   checkCapacity(lines, held)
-  await write(tx, movementId, lines)
+  const sinks = [...held.values()].filter((v) => v.sink).map((v) => v.id)
+  await write(tx, movementId, lines, [...sinks, ...(booking.sinks ?? [])])
   return { movementId, replayed: false }
 }
 
@@ -142,22 +145,19 @@ function checkCapacity(lines: readonly Line[], held: ReadonlyMap<string, HeldVes
 }
 
 /** Writes the lines and moves the content in one statement; the count of decreased rows is the proof. */
-async function write(tx: Tx, movementId: string, all: readonly Line[]): Promise<void> {
+async function write(tx: Tx, movementId: string, all: readonly Line[], sinks: readonly string[]): Promise<void> {
   const lines = all.filter((l) => l.ul > 0)
   if (lines.length === 0) return
   const [result] = await tx.q<{ wanted: number; decreased: number }>(
     `with line as (
        select * from unnest($3::uuid[], $4::uuid[], $5::uuid[], $6::bigint[]) with ordinality
          as l (lot_id, from_id, to_id, ul, line_no)
-     ), sink as (
-       select id from vessel
-       where studio_id = $1 and kind in ('waste', 'air', 'out') and id in (select from_id from line union select to_id from line)
      ), written as (
        insert into movement_line (studio_id, movement_id, line_no, lot_id, from_vessel_id, to_vessel_id, ul)
        select $1, $2, line_no, lot_id, from_id, to_id, ul from line
      ), give as (
        select from_id, lot_id, sum(ul)::bigint as ul from line
-       where from_id is not null and from_id not in (select id from sink) group by 1, 2
+       where from_id is not null and from_id <> all ($7) group by 1, 2
      ), decreased as (
        update vessel_content c set ul = c.ul - give.ul from give
        where c.studio_id = $1 and c.vessel_id = give.from_id and c.lot_id = give.lot_id
@@ -165,7 +165,7 @@ async function write(tx: Tx, movementId: string, all: readonly Line[]): Promise<
      ), increased as (
        insert into vessel_content as c (studio_id, vessel_id, lot_id, ul)
        select $1, to_id, lot_id, sum(ul)::bigint from line
-       where to_id is not null and to_id not in (select id from sink) group by to_id, lot_id
+       where to_id is not null and to_id <> all ($7) group by to_id, lot_id
        order by to_id, lot_id
        on conflict (studio_id, vessel_id, lot_id) do update set ul = c.ul + excluded.ul
      )
@@ -177,6 +177,7 @@ async function write(tx: Tx, movementId: string, all: readonly Line[]): Promise<
       lines.map((l) => l.from),
       lines.map((l) => l.to),
       lines.map((l) => l.ul),
+      sinks,
     ],
     'write_lines',
   )

@@ -22,6 +22,7 @@ export async function takeOut(tx: Tx, take: Take): Promise<Booked> {
     requestId: take.requestId,
     payload: { vesselId: take.vesselId, ul: take.ul },
     vessels: [take.vesselId],
+    sinks: [out],
     note: take.note ?? '',
     at: take.at,
     decide: (held) => takeFrom(held(take.vesselId), take.ul).map((p) => ({ ...p, from: take.vesselId, to: out })),
@@ -36,6 +37,7 @@ export async function discard(tx: Tx, what: Omit<Take, 'ul'>): Promise<Booked> {
     requestId: what.requestId,
     payload: { vesselId: what.vesselId },
     vessels: [what.vesselId],
+    sinks: [waste],
     note: what.note ?? '',
     at: what.at,
     decide(held) {
@@ -72,6 +74,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
     requestId: weigh.requestId,
     payload: { vesselId: id, grossMg: weigh.grossMg, tareMg: weigh.tareMg, named: weigh.named },
     vessels: [id],
+    sinks: [air, waste],
     note: `${weigh.grossMg / 1000} g gross, ${weigh.tareMg / 1000} g tare`,
     at: weigh.at,
     async decide(held) {

@@ -1,0 +1,27 @@
+import { execFile } from 'node:child_process'
+import { promisify } from 'node:util'
+
+const run = promisify(execFile)
+
+/** Runs a line of the commands' own cluster library, which is plain modules and so lives outside the test runner. */
+const node = async (code: string) =>
+  (await run(process.execPath, ['--input-type=module', '-e', code], { cwd: process.cwd() })).stdout
+
+/** Starts the cluster of a data folder; answers its superuser address. */
+export async function startCluster(home: string): Promise<{ admin: string }> {
+  const out = await node(
+    `import { startCluster } from './bin/lib/cluster.mjs'; const c = await startCluster(${JSON.stringify(home)}); console.log('\\n' + c.admin)`,
+  )
+  return { admin: out.trim().split('\n').at(-1)! }
+}
+
+/** Stops it again. */
+export async function stopCluster(home: string): Promise<void> {
+  await node(
+    `import { stopCluster } from './bin/lib/cluster.mjs'; await stopCluster({ data: ${JSON.stringify(`${home}/cluster`)} })`,
+  )
+}
+
+/** The first free port the commands would take, from a wanted one on. */
+export const freePortFrom = async (port: number): Promise<number> =>
+  Number(await node(`import { freePort } from './bin/lib/ports.mjs'; console.log(await freePort(${port}))`))

@@ -1,0 +1,120 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import pg from 'pg'
+import { freePortFrom, startCluster, stopCluster } from '../support/cluster'
+
+/** Runs one of the project's commands with a data folder of its own. */
+function command(file: string, args: string[], home: string): Promise<{ code: number; said: string }> {
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, [join('bin', file), ...args], {
+      env: { ...process.env, FIKA_HOME: home, INIT_CWD: undefined },
+    })
+    let said = ''
+    child.stdout.on('data', (d) => (said += d))
+    child.stderr.on('data', (d) => (said += d))
+    child.on('close', (code) => resolve({ code: code ?? 1, said }))
+  })
+}
+
+const homes: string[] = []
+function newHome(): string {
+  const home = mkdtempSync(join(tmpdir(), 'fika-command-'))
+  homes.push(home)
+  return home
+}
+afterAll(() => homes.forEach((h) => rmSync(h, { recursive: true, force: true })))
+
+/** Asks the cluster of a data folder while no command runs there. */
+async function ask<T>(home: string, sql: string): Promise<T[]> {
+  const cluster = await startCluster(home)
+  const client = new pg.Client({ connectionString: cluster.admin })
+  await client.connect()
+  try {
+    return (await client.query(sql)).rows as T[]
+  } finally {
+    await client.end()
+    await stopCluster(home)
+  }
+}
+
+describe('the start command', () => {
+  it('heals after an interrupted first start, keeps data over starts, backs it up and restores it', async () => {
+    const home = newHome()
+    // What a first start leaves behind when the power goes: half a cluster, half a mark of a process that is gone.
+    mkdirSync(join(home, 'cluster.partial'))
+    writeFileSync(join(home, 'cluster.partial', 'PG_VERSION'), '15')
+    writeFileSync(join(home, 'running.json'), '{"pid": 99999999')
+    const first = await command('demo.mjs', ['--data-only'], home)
+    expect(first.said).toMatch(/Making a database cluster/)
+    expect(first.said).toMatch(/\[ +\d+\.\d s\]/)
+    expect(first.code).toBe(0)
+    expect(existsSync(join(home, 'cluster.partial'))).toBe(false)
+
+    const second = await command('demo.mjs', ['--data-only'], home)
+    expect(second.code).toBe(0)
+    expect(second.said).not.toMatch(/Making a database cluster/)
+    const [before] = await ask<{ bottles: number; lines: number }>(
+      home,
+      'select (select count(*)::int from bottle) as bottles, (select count(*)::int from movement_line) as lines',
+    )
+    expect(before!.bottles).toBe(30)
+
+    const file = join(home, 'studio.dump')
+    expect((await command('backup.mjs', [file], home)).code).toBe(0)
+    const twice = await command('backup.mjs', [file], home)
+    expect(twice.code).toBe(1)
+    expect(twice.said).toMatch('is there already. Name another file')
+
+    await ask(home, 'delete from movement_line')
+    expect((await command('restore.mjs', [join(home, 'none.dump')], home)).said).toMatch('There is no file')
+    const broken = join(home, 'broken.dump')
+    writeFileSync(broken, readFileSync(file).subarray(0, 2000))
+    expect((await command('restore.mjs', [broken], home)).said).toMatch('cannot be restored; nothing was changed')
+    const restored = await command('restore.mjs', [file], home)
+    expect(restored.said).toMatch('Restored. What was there before is kept as the database fika_before_')
+    const [after] = await ask<{ bottles: number; lines: number }>(
+      home,
+      'select (select count(*)::int from bottle) as bottles, (select count(*)::int from movement_line) as lines',
+    )
+    expect(after).toEqual(before)
+    const [guarded] = await ask<{ forced: number }>(
+      home,
+      `select count(*)::int as forced from pg_class where relforcerowsecurity`,
+    )
+    expect(guarded!.forced).toBeGreaterThanOrEqual(14)
+
+    // Starting over keeps the old data beside.
+    const reset = await command('demo.mjs', ['--data-only', '--reset'], home)
+    expect(reset.code).toBe(0)
+    expect(readdirSync(home).some((f) => f.startsWith('cluster-before-'))).toBe(true)
+  }, 120_000)
+
+  it('says who is in the way: another start, or a folder that cannot be written', async () => {
+    const home = newHome()
+    writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: process.pid, url: 'http://127.0.0.1:4310' }))
+    const other = await command('demo.mjs', ['--data-only'], home)
+    expect(other).toMatchObject({
+      code: 0,
+      said: expect.stringContaining('Fika is running already: http://127.0.0.1:4310'),
+    })
+    expect((await command('restore.mjs', [__filename], home)).said).toMatch('Fika is running. End it with Ctrl-C first')
+    const file = join(home, 'a-file')
+    writeFileSync(file, '')
+    const blocked = await command('demo.mjs', ['--data-only'], join(file, 'inside'))
+    expect(blocked.code).toBe(1)
+    expect(blocked.said).toMatch(/Fika cannot write to .*Set FIKA_HOME to a folder of yours/)
+    expect(blocked.said).not.toMatch(/ at .*\.mjs:/)
+  }, 60_000)
+
+  it('takes the next port when the wanted one is taken', async () => {
+    const taken = createServer()
+    await new Promise<void>((resolve) => taken.listen(0, '127.0.0.1', resolve))
+    const { port } = taken.address() as { port: number }
+    const free = await freePortFrom(port)
+    taken.close()
+    expect(free).toBeGreaterThan(port)
+  })
+})
