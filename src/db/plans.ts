@@ -35,7 +35,7 @@ const PARTS = `coalesce((select json_agg(json_build_object('use', pp.use, 'vesse
 export function listPlans(tx: Tx): Promise<PlanWithParts[]> {
   return tx.q<PlanWithParts>(
     `select ${COLUMNS}, ${PARTS} from plan where studio_id = $1 and archived_at is null
-     order by poured_at is not null, created_at desc limit 200`,
+     order by poured_at is not null, poured_at desc, created_at desc limit 200`,
     [tx.studioId],
   )
 }

@@ -1,3 +1,5 @@
+import { useId } from 'react'
+
 /** A layer of a cup, from the bottom up. */
 export interface CupLayer {
   readonly id: string
@@ -20,6 +22,7 @@ export function Cup({
   dark?: boolean
   markUl?: number
 }) {
+  const inside = useId()
   const line = dark ? '#e6e6e6' : '#2b2b2b'
   const [top, floor] = [16, 300]
   const scale = (floor - top) / Math.max(1, fullUl)
@@ -33,11 +36,11 @@ export function Cup({
       role="img"
       aria-label={`Cup: ${layers.map((l) => l.label).join(', ') || 'empty'}`}
     >
-      <clipPath id="cup-inside">
+      <clipPath id={inside}>
         <path d="M14 10 H206 L184 304 H36 Z" />
       </clipPath>
       <path d="M14 10 H206 L184 304 H36 Z" fill={dark ? '#3a3a3a' : '#fff'} />
-      <g clipPath="url(#cup-inside)">
+      <g clipPath={`url(#${inside})`}>
         {rects.map(({ l, y, h }) => (
           <g key={l.id}>
             <rect x="0" y={y} width="220" height={h + 6} fill={l.hex} />

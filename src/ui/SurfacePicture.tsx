@@ -1,3 +1,4 @@
+import { useId } from 'react'
 import { formatSize } from '@/core/quantity/size'
 import type { Surface } from '@/core/surface/area'
 
@@ -9,6 +10,7 @@ export function SurfacePicture({
   surface: Surface
   colours: readonly { hex: string; ul: number }[]
 }) {
+  const face = useId()
   const [w, h] =
     surface.shape === 'round'
       ? [surface.diameterMm, surface.diameterMm]
@@ -31,7 +33,7 @@ export function SurfacePicture({
         role="img"
         aria-label={`Surface to scale: ${label}`}
       >
-        <clipPath id="face">
+        <clipPath id={face}>
           {surface.shape === 'round' ? (
             <circle cx={W / 2} cy={H / 2} r={(w * scale) / 2} />
           ) : (
@@ -48,7 +50,7 @@ export function SurfacePicture({
             strokeDasharray="4 3"
           />
         )}
-        <g clipPath="url(#face)">
+        <g clipPath={`url(#${face})`}>
           <rect width={W} height={H} fill="#fff" />
           {colours.map((c, i) => (
             <rect key={i} x={starts[i]} y="0" width={widths[i]! + 0.5} height={H} fill={c.hex} />

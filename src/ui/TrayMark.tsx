@@ -15,7 +15,7 @@ export function TrayMark({ item }: { item: TrayItem }) {
     >
       <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
         <path
-          d="M2 13v5h18v-5M2 18h18M7 15V9h3v6zM13 15V6h3v9z"
+          d="M2 13v5h18v-5M6 15L5 7h5l-1 8zM13 15l-1-8h5l-1 8z"
           fill="none"
           stroke="currentColor"
           strokeWidth="1.8"

@@ -20,7 +20,7 @@ export function PaintTable({ rows, currency }: { rows: MaterialRow[]; currency: 
       rowKey="id"
       dataSource={rows}
       pagination={{ pageSize: 50, hideOnSinglePage: true, showSizeChanger: false }}
-      scroll={{ x: 1000 }}
+      scroll={{ x: 'max-content' }}
       columns={[
         {
           title: 'Name',

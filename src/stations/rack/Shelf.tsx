@@ -85,7 +85,7 @@ function ShelfBottle({ b, now }: { b: Bottle; now: Date }) {
         <small>mixed {ago(b.mixedAt, now)}</small>
         <small className="state">
           {state === 'resting'
-            ? `Rests ${ago(b.restUntil, now).replace(/^in /, '')} more`
+            ? `Rest: ${ago(b.restUntil, now).replace(/^in /, '')}`
             : state === 'ready'
               ? ''
               : STATE_WORDS[state]}
