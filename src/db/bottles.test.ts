@@ -1,0 +1,120 @@
+import { v7 as uuidv7 } from 'uuid'
+import { costOf } from '@/core/purchase/cost'
+import { makeStudio } from '../../tests/support/studio'
+import { bottlesInUse, findBottle, listBottles, portionsOf, RACK_PAGE, type RackFilter } from './bottles'
+import { journal } from './journal'
+import { discard, takeOut, undoMovement } from './ledger'
+import { endPool } from './pool'
+
+afterAll(endPool)
+
+describe('the rack', () => {
+  async function filled() {
+    const studio = await makeStudio()
+    const paint = await studio.paint('Teal')
+    for (const [label, ul] of [
+      ['Teal 10%', 30_000],
+      ['Teal_b', 90_000],
+      ['Amber', 60_000],
+    ] as const)
+      await studio.bottle(label, [{ materialId: paint, ul }])
+    const labels = async (filter: RackFilter) =>
+      (await studio.run((tx) => listBottles(tx, filter))).bottles.map((b) => b.label)
+    return { studio, paint, labels }
+  }
+
+  it('is newest first, and sorts by name and by level', async () => {
+    const { labels } = await filled()
+    expect(await labels({})).toEqual(['Amber', 'Teal_b', 'Teal 10%'])
+    expect(await labels({ sort: 'oldest' })).toEqual(['Teal 10%', 'Teal_b', 'Amber'])
+    expect(await labels({ sort: 'name' })).toEqual(['Amber', 'Teal 10%', 'Teal_b'])
+    expect(await labels({ sort: 'fullest' })).toEqual(['Teal_b', 'Amber', 'Teal 10%'])
+    expect(await labels({ sort: 'emptiest' })).toEqual(['Teal 10%', 'Amber', 'Teal_b'])
+    expect(await labels({ sort: '; drop table bottle' })).toHaveLength(3)
+  })
+  it('finds letters as they are typed, wildcards included', async () => {
+    const { labels } = await filled()
+    expect(await labels({ q: 'TEAL' })).toEqual(['Teal_b', 'Teal 10%'])
+    expect(await labels({ q: '%' })).toEqual(['Teal 10%'])
+    expect(await labels({ q: '_' })).toEqual(['Teal_b'])
+    expect(await labels({ q: '\\' })).toEqual([])
+    expect(await labels({ role: 'swipe' })).toEqual([])
+  })
+  it('shows the emptied ones apart', async () => {
+    const { studio, labels } = await filled()
+    const { bottles } = await studio.run((tx) => listBottles(tx, { q: 'amber' }))
+    await studio.run((tx) => discard(tx, { requestId: uuidv7(), vesselId: bottles[0]!.id }))
+    expect(await labels({})).not.toContain('Amber')
+    expect(await labels({ show: 'empty' })).toEqual(['Amber'])
+    expect((await studio.run(bottlesInUse)).map((b) => b.label)).toEqual(['Teal_b', 'Teal 10%'])
+  })
+  it('comes in pages with the number of all', async () => {
+    const studio = await makeStudio()
+    const paint = await studio.paint('Teal')
+    for (let i = 0; i < RACK_PAGE + 2; i++) await studio.bottle(`B${i}`, [{ materialId: paint, ul: 1_000 }])
+    const first = await studio.run((tx) => listBottles(tx, {}))
+    const second = await studio.run((tx) => listBottles(tx, { page: 2 }))
+    expect([first.total, first.bottles.length, second.bottles.length]).toEqual([RACK_PAGE + 2, RACK_PAGE, 2])
+    expect(second.bottles.map((b) => b.label)).toEqual(['B1', 'B0'])
+  })
+})
+
+describe('one bottle', () => {
+  it('is traced to each lot, with what it cost', async () => {
+    const studio = await makeStudio()
+    const [paint, flow] = [
+      await studio.paint('Teal'),
+      await studio.medium('Flow', { priceMinor: 1800, sizeUl: 1_000_000 }),
+    ]
+    const tube = await studio.container(paint, 60_000, 990)
+    const id = await studio.bottle('Teal 1', [
+      { materialId: paint, ul: 20_000 },
+      { materialId: flow, ul: 40_000 },
+    ])
+    const portions = await studio.run((tx) => portionsOf(tx, [id]))
+    expect(portions.map((p) => [p.material, p.ul, p.tracked])).toEqual([
+      ['Flow', 40_000, false],
+      ['Teal', 20_000, true],
+    ])
+    expect(portions[1]!.lotId).toBe(tube.lotId)
+    // 20 ml of 60 ml at 9.90 is 3.30; 40 ml of 1 l at 18.00 is 0.72.
+    expect(costOf(portions).minor).toBeCloseTo(402, 9)
+  })
+  it('is not found where there is none', async () => {
+    const studio = await makeStudio()
+    await expect(studio.run((tx) => findBottle(tx, uuidv7()))).rejects.toMatchObject({ code: 'NotFound' })
+  })
+  it('keeps its cost when the price in the catalogue changes', async () => {
+    const studio = await makeStudio()
+    const paint = await studio.paint('Teal', { priceMinor: 600, sizeUl: 60_000 })
+    const old = await studio.bottle('Old', [{ materialId: paint, ul: 30_000 }])
+    await studio.run((tx) =>
+      tx.q('update material set price_minor = 1200 where studio_id = $1 and id = $2', [tx.studioId, paint]),
+    )
+    const dear = await studio.bottle('New', [{ materialId: paint, ul: 30_000 }])
+    const cost = async (id: string) => costOf(await studio.run((tx) => portionsOf(tx, [id]))).minor
+    expect([await cost(old), await cost(dear)]).toEqual([300, 600])
+  })
+})
+
+describe('the journal', () => {
+  it('tells how a bottle’s paint came and went, signed, with what was undone', async () => {
+    const studio = await makeStudio()
+    const paint = await studio.paint('Teal')
+    const id = await studio.bottle('Teal 1', [{ materialId: paint, ul: 60_000 }])
+    const taken = await studio.run((tx) =>
+      takeOut(tx, { requestId: uuidv7(), vesselId: id, ul: 5_000, note: 'test card' }),
+    )
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: taken.movementId }))
+    const entries = await studio.run((tx) => journal(tx, id))
+    expect(entries.map((e) => [e.kind, e.ul, e.undone])).toEqual([
+      ['undo', 5_000, false],
+      ['take-out', -5_000, true],
+      ['mix', 60_000, false],
+    ])
+    expect(entries[1]).toMatchObject({ note: 'test card', places: ['Used without a plan'] })
+    const whole = await studio.run((tx) => journal(tx, null, 2))
+    expect(whole.map((e) => e.kind)).toEqual(['undo', 'take-out'])
+    expect(whole[1]!.ul).toBe(5_000)
+  })
+})
