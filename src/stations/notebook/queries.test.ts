@@ -1,0 +1,27 @@
+import { v7 as uuidv7 } from 'uuid'
+import { makeStudio } from '../../../tests/support/studio'
+import { discard, pour, undoMovement } from '@/db/ledger'
+import { endPool } from '@/db/pool'
+import { pouredByMonth } from './queries'
+
+afterAll(endPool)
+
+it('sums what was poured and thrown away by month, without what was undone', async () => {
+  const studio = await makeStudio()
+  const paint = await studio.paint('Teal')
+  const bottle = await studio.bottle('Teal 1', [{ materialId: paint, ul: 100_000 }])
+  const lump = await studio.bottle('Lump', [{ materialId: paint, ul: 7_000 }])
+  const at = new Date()
+  const month = at.toISOString().slice(0, 7)
+  const take = (ul: number, when: Date) =>
+    studio.run((tx) =>
+      pour(tx, { requestId: uuidv7(), vesselId: uuidv7(), title: 'P', takes: [{ vesselId: bottle, ul }], at: when }),
+    )
+  await take(10_000, at)
+  await take(20_000, at)
+  const slip = await take(30_000, at)
+  await take(5_000, new Date(at.getTime() - 400 * 86_400_000))
+  await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: slip.movementId }))
+  await studio.run((tx) => discard(tx, { requestId: uuidv7(), vesselId: lump, at }))
+  expect(await studio.run(pouredByMonth)).toEqual([{ month, pouredUl: 30_000, wastedUl: 7_000 }])
+})
