@@ -4,7 +4,7 @@ import { deltaE00 } from '@/core/colour/deltaE00'
 import { mixToLab } from '@/core/colour/mixColour'
 import { opticsFromHex } from '@/core/colour/paintOptics'
 import type { Triple } from '@/core/colour/srgb'
-import { compareRates, type Figure } from './measure'
+import { compare, type Figure } from './measure'
 
 /** Hot paths of the colour core against general libraries. */
 export async function colourFigures(): Promise<Figure[]> {
@@ -28,14 +28,16 @@ export async function colourFigures(): Promise<Figure[]> {
   const other = recipes.map((r) => r.which.map((w, k): [spectral.Color, number] => [colours[w]!, r.amounts[k]!]))
   const repeats = 500
   const figures = [
-    await compareRates(
+    await compare(
+      'rate',
       'ΔE00 against culori',
       '≥ 2',
       pairs,
       () => all(ours, deltaE00),
       () => all(theirs, reference),
     ),
-    await compareRates(
+    await compare(
+      'rate',
       '3-paint spectral mix to Lab against spectral.js',
       '≥ 3',
       recipes.length * repeats,

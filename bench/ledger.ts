@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { takeOut } from '@/db/ledger'
 import { withStudio, type Tx } from '@/db/withStudio'
 import { makeStudio } from '../tests/support/studio'
-import { compareRates, type Figure } from './measure'
+import { compare, type Figure } from './measure'
 
 const CONNECTIONS = 8
 const EACH = 25
@@ -50,7 +50,8 @@ export async function ledgerFigures(): Promise<Figure[]> {
   const one = () => bottles[0]!
   const count = CONNECTIONS * EACH
   return [
-    await compareRates(
+    await compare(
+      'rate',
       'withdrawals over many bottles against bare inserts',
       '≥ 0.5',
       count,
@@ -58,7 +59,8 @@ export async function ledgerFigures(): Promise<Figure[]> {
       many(insert, spread),
       7,
     ),
-    await compareRates(
+    await compare(
+      'rate',
       'withdrawals on one bottle against bare inserts',
       '≥ 0.25',
       count,

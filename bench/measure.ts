@@ -16,11 +16,15 @@ async function secondsOf(work: () => unknown): Promise<number> {
   return (performance.now() - from) / 1000
 }
 
+/** Which way a comparison is read: operations a second (a larger ratio is better), or ms each (a smaller one is). */
+type Reading = 'rate' | 'time'
+
 /**
  * Runs ours and the reference in turn, `rounds` times each after one warm-up, and compares the medians.
- * @param count how many operations one run does; figures are operations per second
+ * @param count how many operations one run does
  */
-export async function compareRates(
+export async function compare(
+  reading: Reading,
   name: string,
   aim: string,
   count: number,
@@ -29,19 +33,8 @@ export async function compareRates(
   rounds = 9,
 ): Promise<Figure> {
   const { mine, theirs } = await interleave(ours, reference, rounds)
-  return { name, ours: count / mine, reference: count / theirs, unit: '1/s', ratio: theirs / mine, aim }
-}
-
-/** As `compareRates`, in milliseconds a run: a smaller ratio is better. */
-export async function compareTimes(
-  name: string,
-  aim: string,
-  count: number,
-  ours: () => unknown,
-  reference: () => unknown,
-  rounds = 9,
-): Promise<Figure> {
-  const { mine, theirs } = await interleave(ours, reference, rounds)
+  if (reading === 'rate')
+    return { name, ours: count / mine, reference: count / theirs, unit: '1/s', ratio: theirs / mine, aim }
   return {
     name,
     ours: (1000 * mine) / count,

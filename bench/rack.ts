@@ -4,7 +4,7 @@ import { findSession, signUp } from '@/db/accounts'
 import { listBottles } from '@/db/bottles'
 import { studioFacts } from '@/db/studio'
 import { withStudio, type Tx } from '@/db/withStudio'
-import { compareTimes, type Figure } from './measure'
+import { compare, type Figure } from './measure'
 
 const BOTTLES = 5_000
 const RUNS = 20
@@ -41,7 +41,8 @@ export async function rackFigures(url: string): Promise<Figure[]> {
   }
   try {
     return [
-      await compareTimes(
+      await compare(
+        'time',
         'rack page of 50 out of 5,000, served HTML against its SQL',
         '≤ 4',
         RUNS,
@@ -49,7 +50,8 @@ export async function rackFigures(url: string): Promise<Figure[]> {
         repeat(sql),
         5,
       ),
-      await compareTimes(
+      await compare(
+        'time',
         'rack SQL with row-level security against none',
         '≤ 1.15',
         RUNS,

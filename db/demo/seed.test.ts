@@ -1,4 +1,4 @@
-import { bottleState } from '@/core/vessel/bottleState'
+import { bottleFacts, bottleState } from '@/core/vessel/bottleState'
 import { isPigmentName } from '@/core/paint/properties'
 import { needs } from '@/core/plan/amounts'
 import { bottlesInUse, listBottles } from '@/db/bottles'
@@ -61,14 +61,7 @@ describe('the demo studio', () => {
   })
   it('has bottles in every state', async () => {
     const bottles = [...(await run(bottlesInUse)), ...(await run((tx) => listBottles(tx, { show: 'empty' }))).bottles]
-    const states = new Set(
-      bottles.map((b) =>
-        bottleState(
-          { ul: b.ul, capacityUl: b.capacityUl, mixedAt: new Date(b.mixedAt), restUntil: new Date(b.restUntil) },
-          now,
-        ),
-      ),
-    )
+    const states = new Set(bottles.map((b) => bottleState(bottleFacts(b), now)))
     expect([...states].sort()).toEqual(['check', 'empty', 'low', 'ready', 'resting'])
   })
   it('plans a commission for which one bottle is short', async () => {

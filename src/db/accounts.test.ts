@@ -56,8 +56,18 @@ describe('accounts', () => {
   it('stops a guesser after a number of tries', async () => {
     const input = person()
     await signUp(input)
-    for (let i = 0; i < TRIES.most; i++)
+    for (let i = 0; i < TRIES.email; i++)
       await expect(signIn(input.email, 'wrong', `10.0.0.${uuidv7()}`)).rejects.toThrow('do not match')
     await expect(signIn(input.email, input.password, 'elsewhere')).rejects.toMatchObject({ code: 'TooOften' })
+  })
+  it('stops a place that tries many addresses, and not the people who share it before that', async () => {
+    const input = person()
+    await signUp(input)
+    const place = `10.1.0.${uuidv7()}`
+    const tryAs = (name: string) => signIn(`${name}-${uuidv7()}@example.org`, 'wrong', place)
+    for (let i = 0; i < TRIES.from - 1; i++) await expect(tryAs('guess')).rejects.toMatchObject({ code: 'Invalid' })
+    expect((await signIn(input.email, input.password, place)).studioId).toBeDefined()
+    await expect(tryAs('last')).rejects.toMatchObject({ code: 'Invalid' })
+    await expect(signIn(input.email, input.password, place)).rejects.toMatchObject({ code: 'TooOften' })
   })
 })

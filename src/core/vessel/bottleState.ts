@@ -15,6 +15,19 @@ export interface BottleFacts {
   readonly restUntil: Date
 }
 
+/** The facts of a bottle whose times are ISO texts, as they come from the rack. */
+export const bottleFacts = (b: {
+  ul: number
+  capacityUl: number | null
+  mixedAt: string
+  restUntil: string
+}): BottleFacts => ({
+  ul: b.ul,
+  capacityUl: b.capacityUl,
+  mixedAt: new Date(b.mixedAt),
+  restUntil: new Date(b.restUntil),
+})
+
 /** The state of a bottle at a time. */
 export function bottleState(b: BottleFacts, now: Date): BottleState {
   if (b.ul === 0) return 'empty'

@@ -3,7 +3,16 @@ import { parseNumber } from '@/core/quantity/number'
 import { formatRatio } from '@/core/quantity/ratio'
 import type { BottleFull } from '@/db/bottles'
 import type { Material } from '@/db/catalogue'
-import type { BenchStart } from './Bench'
+import type { Draft } from './mixDraft'
+
+/** What the bench is opened with. */
+export interface BenchStart {
+  readonly draft: Draft
+  readonly label: string
+  readonly role: Role
+  /** A bottle the mix can go into instead of a new one. */
+  readonly topUp?: { readonly id: string; readonly label: string }
+}
 
 const round = (n: number) => String(Math.round(n * 1000) / 1000)
 

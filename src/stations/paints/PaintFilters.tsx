@@ -1,7 +1,8 @@
 'use client'
 
-import { Input, Segmented, Select } from 'antd'
+import { Segmented, Select } from 'antd'
 import { BODIES, OPACITIES, SHEENS } from '@/core/paint/properties'
+import { SearchBox } from '@/ui/SearchBox'
 import { useAddressFilter } from '@/ui/useAddressFilter'
 import type { Choices } from './queries'
 import type { PaintFilter } from './schema'
@@ -32,16 +33,7 @@ export function PaintFilters({ filter, choices }: { filter: PaintFilter; choices
   )
   return (
     <div className="tools" role="search">
-      <span data-key="search">
-        <Input
-          allowClear
-          value={q}
-          placeholder="Search maker, name, pigment"
-          aria-label="Search paints"
-          style={{ width: 270 }}
-          onChange={(e) => type(e.target.value)}
-        />
-      </span>
+      <SearchBox value={q} onType={type} label="Search paints" placeholder="Search maker, name, pigment" />
       {select('maker', choices.makers, 'any maker', 180)}
       {filter.kind === 'paint' ? (
         <>

@@ -1,7 +1,7 @@
 import { costOf } from '@/core/purchase/cost'
 import { bottlesInUse, portionsOf, type LotPortion } from '@/db/bottles'
 import type { Tx } from '@/db/withStudio'
-import type { PricedBottle } from './PlanEditor'
+import type { PricedBottle } from './pricedBottle'
 
 /** Bottles one can plan with, each with what a millilitre of it cost. */
 export async function pricedBottles(tx: Tx): Promise<PricedBottle[]> {

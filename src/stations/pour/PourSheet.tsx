@@ -8,7 +8,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { technique } from '@/core/consistency/techniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
-import { bottleState, STATE_WORDS } from '@/core/vessel/bottleState'
+import { bottleFacts, bottleState, STATE_WORDS } from '@/core/vessel/bottleState'
 import type { Bottle } from '@/db/bottles'
 import type { PlanWithParts } from '@/db/plans'
 import { Chip } from '@/ui/Drawdown'
@@ -86,17 +86,7 @@ export function PourSheet({
             <tbody>
               {plan.parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
-                const state =
-                  b &&
-                  bottleState(
-                    {
-                      ul: b.ul,
-                      capacityUl: b.capacityUl,
-                      mixedAt: new Date(b.mixedAt),
-                      restUntil: new Date(b.restUntil),
-                    },
-                    new Date(now),
-                  )
+                const state = b && bottleState(bottleFacts(b), new Date(now))
                 return (
                   <tr key={i} style={{ height: 66 }}>
                     <td>

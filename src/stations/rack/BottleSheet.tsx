@@ -1,6 +1,6 @@
 import Link from 'next/link'
 import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
-import { bottleState, level, STATE_WORDS } from '@/core/vessel/bottleState'
+import { bottleFacts, bottleState, level, STATE_WORDS } from '@/core/vessel/bottleState'
 import type { BottleFull, LotPortion } from '@/db/bottles'
 import type { JournalEntry } from '@/db/journal'
 import type { StudioFacts } from '@/db/studio'
@@ -23,12 +23,7 @@ interface Props {
 
 /** One bottle: what it is, what to do with it, what is in it, and how every millilitre came and went. */
 export function BottleSheet({ bottle, portions, entries, studio, now }: Props) {
-  const facts = {
-    ul: bottle.ul,
-    capacityUl: bottle.capacityUl,
-    mixedAt: new Date(bottle.mixedAt),
-    restUntil: new Date(bottle.restUntil),
-  }
+  const facts = bottleFacts(bottle)
   const state = bottleState(facts, now)
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
   return (

@@ -1,7 +1,8 @@
 'use client'
 
-import { Input, Segmented, Select } from 'antd'
+import { Segmented, Select } from 'antd'
 import { ROLES } from '@/core/paint/properties'
+import { SearchBox } from '@/ui/SearchBox'
 import { useAddressFilter } from '@/ui/useAddressFilter'
 import type { RackFilterInput } from './schema'
 
@@ -10,16 +11,7 @@ export function RackFilters({ filter }: { filter: RackFilterInput }) {
   const { q, type, go } = useAddressFilter(filter, { sort: 'newest', page: 1 })
   return (
     <div className="tools" role="search">
-      <span data-key="search">
-        <Input
-          allowClear
-          value={q}
-          placeholder="Search bottles"
-          aria-label="Search bottles"
-          style={{ width: 270 }}
-          onChange={(e) => type(e.target.value)}
-        />
-      </span>
+      <SearchBox value={q} onType={type} label="Search bottles" placeholder="Search bottles" />
       <Select
         aria-label="Role"
         value={filter.role}

@@ -1,6 +1,6 @@
 import Link from 'next/link'
 import { formatMl } from '@/core/quantity/format'
-import { bottleState, level, STATE_WORDS } from '@/core/vessel/bottleState'
+import { bottleFacts, bottleState, level, STATE_WORDS } from '@/core/vessel/bottleState'
 import { RACK_PAGE, type Bottle } from '@/db/bottles'
 import { BottleGlyph } from '@/ui/BottleGlyph'
 import { ago } from '@/ui/dates'
@@ -63,7 +63,7 @@ export function Shelf({
 }
 
 function ShelfBottle({ b, now }: { b: Bottle; now: Date }) {
-  const facts = { ul: b.ul, capacityUl: b.capacityUl, mixedAt: new Date(b.mixedAt), restUntil: new Date(b.restUntil) }
+  const facts = bottleFacts(b)
   const state = bottleState(facts, now)
   return (
     <li data-card>

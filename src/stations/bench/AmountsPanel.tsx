@@ -1,0 +1,89 @@
+'use client'
+
+import { Input } from 'antd'
+import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
+import { Notice } from '@/ui/Notice'
+import { type Draft, type MixView } from './mixDraft'
+
+/** How much of each, and what was really poured. */
+export function AmountsPanel({
+  draft,
+  change,
+  view,
+}: {
+  draft: Draft
+  change: (d: Partial<Draft>) => void
+  view: MixView
+}) {
+  if (view.lines.length === 0)
+    return (
+      <section className="panel">
+        <h2>Amounts</h2>
+        <p className="muted">Choose a paint, a medium and a total; the amounts appear here.</p>
+        {view.problems.map((p) => (
+          <Notice key={p} kind="warning">
+            {p}
+          </Notice>
+        ))}
+      </section>
+    )
+  return (
+    <section className="panel" aria-label="Amounts">
+      <table className="sheet">
+        <thead>
+          <tr>
+            <th>Pour</th>
+            <th className="num">ml</th>
+            <th className="num">fl oz</th>
+            <th className="num">g</th>
+            <th style={{ width: 120 }}>Really poured</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.lines.map((l) => {
+            const more = l.pouredUl === undefined ? 0 : l.targetUl - l.pouredUl
+            return (
+              <tr key={l.materialId} data-testid="amount">
+                <td>
+                  {l.material.name}
+                  {more > 0 ? <b style={{ display: 'block' }}>add {formatMl(more)}</b> : null}
+                </td>
+                <td className="num" style={{ fontSize: '1.25rem', fontWeight: 600 }} title={`${l.targetUl} µl`}>
+                  {bare(formatMl(l.targetUl))}
+                </td>
+                <td className="num">{bare(formatFlOz(l.targetUl))}</td>
+                <td className="num">{bare(formatGrams(massMg(l.targetUl, l.material.densityGPerMl)))}</td>
+                <td>
+                  <Input
+                    aria-label={`Really poured: ${l.material.name}`}
+                    placeholder="as planned"
+                    value={draft.poured[l.materialId] ?? ''}
+                    onChange={(e) => change({ poured: { ...draft.poured, [l.materialId]: e.target.value } })}
+                  />
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      {view.extraUl > 0 ? (
+        <div style={{ marginTop: 10 }}>
+          <Notice kind="note">
+            To keep the ratio, pour the rest to the new amounts: the batch becomes {formatMl(view.extraUl)} more,{' '}
+            {formatMl(view.totalUl)} in all.
+          </Notice>
+        </div>
+      ) : null}
+      <p className="muted" style={{ margin: '8px 0 0', fontSize: '0.9rem' }}>
+        “Really poured” takes ml, fl oz or g. A scale set to fl oz assumes water: on the scale, use grams.
+      </p>
+      {view.problems.map((p) => (
+        <Notice key={p} kind="warning">
+          {p}
+        </Notice>
+      ))}
+    </section>
+  )
+}
+
+const bare = (text: string) => text.replace(/\u00a0.*$/, '')

@@ -1,0 +1,193 @@
+'use client'
+
+import { Button, Checkbox, Input, Select } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { REST_HOURS } from '@/core/mix/schools'
+import { needsPigmentCare, ROLES, type Role } from '@/core/paint/properties'
+import { formatMl } from '@/core/quantity/format'
+import { formatMoney } from '@/core/quantity/money'
+import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'
+import { parseNumber } from '@/core/quantity/number'
+import type { Material } from '@/db/catalogue'
+import { Notice } from '@/ui/Notice'
+import { readVolume } from '@/ui/QuantityInput'
+import { useSend } from '@/ui/useSend'
+import { bookMixAction } from './actions'
+import { type Draft, type MixView } from './mixDraft'
+import type { BenchStart } from './start'
+
+/** Bottle sizes offered, ml. */
+const SIZES = [60, 120, 240, 355, 480, 1000]
+
+/** Into which bottle, with which cautions; books the mix. */
+export function BookPanel({
+  draft,
+  view,
+  start,
+  byId,
+  units,
+  currency,
+}: {
+  draft: Draft
+  view: MixView
+  start: BenchStart
+  byId: Map<string, Material>
+  units: UnitSystem
+  currency: string
+}) {
+  const [into, setInto] = useState<'new' | 'top-up'>(start.topUp ? 'top-up' : 'new')
+  const [label, setLabel] = useState(start.label)
+  const [role, setRole] = useState<Role>(start.role)
+  const [capacity, setCapacity] = useState('')
+  const [tare, setTare] = useState('')
+  const [rest, setRest] = useState(String(REST_HOURS.usual))
+  const [untracked, setUntracked] = useState(false)
+  const [vesselId, setVesselId] = useState(() => uuidv7())
+  const [unreadable, setUnreadable] = useState<string>()
+  const { send, pending, refusal } = useSend<{ id: string }>()
+  const router = useRouter()
+
+  const avoided = draft.paints.flatMap((p) => {
+    const hit = byId.get(p.id)?.avoid.find((a) => a.role === role)
+    return hit ? [`${byId.get(p.id)!.name}: avoid as ${role}${hit.reason ? `, ${hit.reason}` : ''}.`] : []
+  })
+  const careful = view.lines.some((l) => needsPigmentCare(l.material.pigments))
+  const usualSize = SIZES.find((s) => s * 1000 >= view.totalUl) ?? 1000
+
+  const book = () => {
+    setUnreadable(undefined)
+    const size = readVolume(capacity.trim() || `${usualSize} ml`, units)
+    const restHours = parseNumber(rest)
+    if (size.error || view.problems.length) return setUnreadable(size.error ?? view.problems[0])
+    if (!view.recipe) return setUnreadable('Choose a paint or a medium, and a total, first.')
+    let tareMg: number | null = null
+    try {
+      tareMg = tare.trim() ? parseMassMg(tare, units) : null
+    } catch (error) {
+      return setUnreadable((error as Error).message)
+    }
+    const { paints, paintParts, mediums, water } = view.recipe
+    const input = {
+      vesselId: into === 'top-up' && start.topUp ? start.topUp.id : vesselId,
+      into,
+      label,
+      role,
+      paints,
+      paintParts,
+      mediums,
+      water: water ?? null,
+      poured: view.lines.map((l) => ({
+        materialId: l.materialId,
+        ul: l.pouredUl === undefined ? l.targetUl : Math.max(l.pouredUl, 0),
+      })),
+      capacityUl: Math.max(size.ul!, capacity.trim() ? 0 : view.totalUl),
+      tareMg,
+      restHours,
+      untrackedForRest: untracked,
+    }
+    send(
+      (requestId) => bookMixAction({ ...input, requestId }),
+      ({ id }) => {
+        setVesselId(uuidv7())
+        router.push(`/rack/${id}`)
+      },
+      into === 'top-up' ? 'Topped up' : 'Bottle booked',
+    )
+  }
+  return (
+    <section className="panel" aria-label="Bottle">
+      {start.topUp ? (
+        <label className="field">
+          <span>Into</span>
+          <Select
+            aria-label="Into which bottle"
+            value={into}
+            style={{ width: '100%' }}
+            onChange={(v: 'new' | 'top-up') => setInto(v)}
+            options={[
+              { value: 'top-up', label: `Top up ${start.topUp.label}` },
+              { value: 'new', label: 'A new bottle' },
+            ]}
+          />
+        </label>
+      ) : null}
+      <div className="two" style={{ gap: '0 14px' }}>
+        {into === 'new' ? (
+          <>
+            <label className="field">
+              <span>Name of the bottle</span>
+              <Input value={label} maxLength={120} onChange={(e) => setLabel(e.target.value)} />
+            </label>
+            <label className="field">
+              <span>Role</span>
+              <Select
+                aria-label="Role"
+                value={role}
+                style={{ width: '100%' }}
+                onChange={(v: Role) => setRole(v)}
+                options={ROLES.map((r) => ({ value: r, label: r }))}
+              />
+            </label>
+            <label className="field">
+              <span>Bottle holds</span>
+              <Input value={capacity} placeholder={`${usualSize} ml`} onChange={(e) => setCapacity(e.target.value)} />
+            </label>
+            <label className="field">
+              <span>Empty bottle weighs</span>
+              <Input value={tare} placeholder="28 g, if known" onChange={(e) => setTare(e.target.value)} />
+            </label>
+          </>
+        ) : null}
+        <label className="field">
+          <span>Rest, hours</span>
+          <Input value={rest} inputMode="decimal" onChange={(e) => setRest(e.target.value)} />
+        </label>
+        <div className="field" style={{ alignSelf: 'end', marginBottom: 12 }}>
+          <span className="muted">Costs</span>
+          <div style={{ fontSize: '1.3rem', fontWeight: 650 }}>
+            {formatMoney(view.cost.minor, currency)}
+            {view.totalUl > 0 ? (
+              <small className="muted">
+                {' '}
+                · {formatMoney((view.cost.minor * 1000) / view.totalUl, currency, 3)} a ml
+              </small>
+            ) : null}
+          </div>
+        </div>
+      </div>
+      {parseNumber(rest) !== undefined && parseNumber(rest)! < REST_HOURS.minimum ? (
+        <p>Two hours are the bare minimum; bubbles that stay become pinholes.</p>
+      ) : null}
+      {view.cost.unpricedUl > 0 ? (
+        <p className="muted">{formatMl(view.cost.unpricedUl)} have no price yet and are not in the sum.</p>
+      ) : null}
+      {avoided.map((a) => (
+        <Notice key={a} kind="warning">
+          {a}
+        </Notice>
+      ))}
+      {careful ? (
+        <Notice kind="warning">
+          A pigment here is harmful as dust. Gloves on; never sand or spray it. Follow the label, local codes and
+          licensed practice.
+        </Notice>
+      ) : null}
+      {view.short.length ? (
+        <Notice kind="warning">
+          Counted containers are short:{' '}
+          {view.short.map((s) => `${s.material.name} by ${formatMl(s.lackUl)}`).join(', ')}.
+          <br />
+          <Checkbox checked={untracked} onChange={(e) => setUntracked(e.target.checked)}>
+            Book the rest from untracked supply
+          </Checkbox>
+        </Notice>
+      ) : null}
+      {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+      <Button type="primary" size="large" block style={{ marginTop: 12 }} loading={pending} onClick={book}>
+        {into === 'top-up' ? `Book the top-up` : 'Book the bottle'}
+      </Button>
+    </section>
+  )
+}

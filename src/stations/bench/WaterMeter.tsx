@@ -1,0 +1,32 @@
+'use client'
+
+import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
+import { formatMl } from '@/core/quantity/format'
+import { Notice } from '@/ui/Notice'
+import { type MixView } from './mixDraft'
+
+/** How much water, or how little binder, against the limit of the house school. */
+export function WaterMeter({ view }: { view: MixView }) {
+  const water = view.water!
+  const byBinder = water.school === 'binder'
+  const span = byBinder ? 0.4 : water.limit * 2
+  const at = (x: number) => `${Math.min(100, (x / span) * 100)}%`
+  return (
+    <div style={{ marginTop: 18 }}>
+      <h3>{byBinder ? 'Binder' : 'Water'}</h3>
+      <div className="meter" title={`${WATER_SCHOOLS[water.school].name}; ${water.source}`}>
+        <i style={{ width: at(Math.min(water.value, span)) }} />
+        <b style={{ left: at(water.limit) }} />
+      </div>
+      {water.within ? (
+        <p className="muted" style={{ marginTop: 6, fontSize: '0.92rem' }}>
+          {water.sentence} Room for {formatMl(water.roomUl)} of water.
+        </p>
+      ) : (
+        <div style={{ marginTop: 8 }}>
+          <Notice kind="warning">{water.sentence}</Notice>
+        </div>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,48 @@
+'use client'
+
+import { Input } from 'antd'
+import { areas, type Surface } from '@/core/surface/area'
+import { LAYER_WET_MM, layerUl } from '@/core/surface/coverage'
+import { type Apart } from './planDraft'
+import { BottleSelect } from './BottleSelect'
+import type { PricedBottle } from './pricedBottle'
+
+/** One thing planned apart from the cup; a usual amount for the surface is offered. */
+export function ApartRow({
+  use,
+  value,
+  bottles,
+  surface,
+  onChange,
+}: {
+  use: Apart
+  value: { vesselId: string; amount: string }
+  bottles: PricedBottle[]
+  surface: Surface | undefined
+  onChange: (v: { vesselId: string; amount: string }) => void
+}) {
+  const area = surface && areas(surface)
+  const usual = area
+    ? `${Math.max(5, Math.round(layerUl(area.faceMm2 + area.edgesMm2, LAYER_WET_MM[use]) / 5000) * 5)} ml`
+    : ''
+  return (
+    <div className="row">
+      <span style={{ width: 84 }}>{use[0]!.toUpperCase() + use.slice(1)}</span>
+      <span className="grow">
+        <BottleSelect
+          bottles={bottles}
+          value={value.vesselId}
+          label={`Bottle for the ${use}`}
+          onChange={(vesselId) => onChange({ vesselId, amount: vesselId ? value.amount || usual : '' })}
+        />
+      </span>
+      <Input
+        aria-label={`Amount of ${use}`}
+        style={{ width: 92 }}
+        value={value.amount}
+        placeholder={usual}
+        onChange={(e) => onChange({ ...value, amount: e.target.value })}
+      />
+    </div>
+  )
+}
