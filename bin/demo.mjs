@@ -29,6 +29,12 @@ run(async () => {
   if (other) {
     if (!other.url)
       throw new Stop(`Fika is being started already by process ${other.pid}. Wait for it, or end it first.`)
+    // Its database may have been ended from outside; the app finds it again on the port it knows.
+    if (other.databasePort) {
+      const { port } = await startCluster(home, { wantedPort: other.databasePort })
+      if (port !== other.databasePort)
+        throw new Stop(`Another program took the database's port ${other.databasePort}. End Fika (process ${other.pid}), then start again.`) // prettier-ignore
+    }
     say(`Fika is running already: ${other.url}`)
     return 0
   }
@@ -60,7 +66,7 @@ run(async () => {
   }
   const app = await step('Starting Fika', () => startApp(env, wantedPort))
   if (app.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.port}`)
-  tellAddress(home, app.url)
+  tellAddress(home, { url: app.url, app: app.child.pid, databasePort: cluster.port })
   say(`Ready: ${app.url}`)
   say(`Data: ${home}. End with Ctrl-C.`)
   let ending = false

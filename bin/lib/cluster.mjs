@@ -53,7 +53,7 @@ async function isRunning(data) {
  * interrupted first start leaves only a `.partial` folder, which is made anew.
  * @returns addresses: `admin` (superuser, for backup), `owner` (migrations), `app` (what the app connects as)
  */
-export async function startCluster(home, { throwAway = false } = {}) {
+export async function startCluster(home, { throwAway = false, wantedPort = 54320 } = {}) {
   mkdirSync(home, { recursive: true })
   chmodSync(home, 0o755)
   const secrets = readSecrets(home)
@@ -74,7 +74,7 @@ export async function startCluster(home, { throwAway = false } = {}) {
     })
   }
   if (!(await isRunning(data))) {
-    const port = await freePort(throwAway ? 54400 + Math.floor(Math.random() * 500) : 54320)
+    const port = await freePort(throwAway ? 54400 + Math.floor(Math.random() * 500) : wantedPort)
     const log = join(data, 'fika.log')
     const speed = throwAway ? ' -c fsync=off -c full_page_writes=off' : ''
     const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c max_connections=60 -c shared_buffers=128MB${speed}`

@@ -1,20 +1,34 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { root } from './shell.mjs'
 
-const alive = (pid) => {
+/** When a process was started, in a form that no later process with the same number shares; '' where it is gone. */
+function bornAt(pid) {
   try {
-    process.kill(pid, 0)
-    return true
-  } catch (error) {
-    return error.code === 'EPERM'
+    const boot = readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()
+    return `${boot} ${readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ').at(-1).split(' ')[19]}`
+  } catch {
+    return ''
   }
 }
+
+/** Whether the process that left a mark is still the one that has its number. */
+function alive({ pid, born }) {
+  try {
+    process.kill(pid, 0)
+  } catch (error) {
+    if (error.code !== 'EPERM') return false
+  }
+  return !born || born === bornAt(pid)
+}
+
+const ourMark = () => ({ pid: process.pid, born: bornAt(process.pid) })
 
 /** Whether a Fika that is alive uses a data folder. */
 export function isRunningAt(home) {
   try {
-    const { pid } = JSON.parse(readFileSync(join(home, 'running.json'), 'utf8'))
-    return pid !== process.pid && alive(pid)
+    const mark = JSON.parse(readFileSync(join(home, 'running.json'), 'utf8'))
+    return mark.pid !== process.pid && alive(mark)
   } catch {
     return false
   }
@@ -31,12 +45,13 @@ export function takeLock(home) {
   if (existsSync(file)) {
     try {
       const other = JSON.parse(readFileSync(file, 'utf8'))
-      if (other.pid !== process.pid && alive(other.pid)) return other
+      if (other.pid !== process.pid && alive(other)) return other
+      endOrphan(other.app)
     } catch {
       // Half a mark is no mark.
     }
   }
-  writeFileSync(file, JSON.stringify({ pid: process.pid }))
+  writeFileSync(file, JSON.stringify(ourMark()))
   process.on('exit', () => {
     try {
       if (JSON.parse(readFileSync(file, 'utf8')).pid === process.pid) rmSync(file)
@@ -47,6 +62,18 @@ export function takeLock(home) {
   return undefined
 }
 
-/** Adds the address to the mark, so that a second start can point to it. */
-export const tellAddress = (home, url) =>
-  writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: process.pid, url }))
+/** Ends the app of a start that was itself killed, so that it does not keep the address. Only a server run from here. */
+function endOrphan(pid) {
+  try {
+    if (pid && readlinkSync(`/proc/${pid}/cwd`) === root) process.kill(pid, 'SIGTERM')
+  } catch {
+    // Gone already, or not ours.
+  }
+}
+
+/**
+ * Adds to the mark what a second start needs: the address to point to, the app's process, and the database's port.
+ * @param {{ url: string, app: number, databasePort: number }} facts
+ */
+export const tellAddress = (home, facts) =>
+  writeFileSync(join(home, 'running.json'), JSON.stringify({ ...ourMark(), ...facts }))

@@ -1,4 +1,5 @@
 import '@fontsource-variable/atkinson-hyperlegible-next'
+import 'antd/dist/antd.css'
 import './globals.css'
 import { AntdRegistry } from '@ant-design/nextjs-registry'
 import type { Metadata } from 'next'

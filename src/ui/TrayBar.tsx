@@ -47,16 +47,16 @@ export function TrayBar({ studioId }: { studioId: string }) {
       </ul>
       {paints ? (
         <>
-          <Link className="tray-go" href={`/formulas?paints=${paints}`}>
+          <Link className="go second" href={`/formulas?paints=${paints}`}>
             To formulas
           </Link>
-          <Link className="tray-go" href={`/bench?paints=${paints}`}>
+          <Link className="go second" href={`/bench?paints=${paints}`}>
             To the bench
           </Link>
         </>
       ) : null}
       {bottles ? (
-        <Link className="tray-go" href={`/plan/new?bottles=${bottles}`}>
+        <Link className="go second" href={`/plan/new?bottles=${bottles}`}>
           To a plan
         </Link>
       ) : null}

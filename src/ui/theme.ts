@@ -15,6 +15,7 @@ const FONT = "'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next
 
 /** Ant Design in Fika's greys: statuses speak by icon and word, so their colours are ink too. */
 export const theme: ThemeConfig = {
+  zeroRuntime: true,
   token: {
     fontFamily: FONT,
     fontSize: 16,
@@ -45,7 +46,7 @@ export const theme: ThemeConfig = {
   },
   components: {
     Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 500 },
-    Table: { headerBg: GREY.wash, headerColor: GREY.ink, cellPaddingBlock: 10 },
+    Table: { headerBg: GREY.wash, headerColor: GREY.ink, cellPaddingBlock: 10, cellPaddingInline: 10 },
     Form: { itemMarginBottom: 16, labelColor: GREY.ink },
     Segmented: { trackBg: '#e2e2e2' },
     Tag: { defaultBg: GREY.wash, defaultColor: GREY.ink },
@@ -54,6 +55,7 @@ export const theme: ThemeConfig = {
 
 /** The bench's darker neutral. */
 export const benchTheme: ThemeConfig = {
+  zeroRuntime: true,
   token: {
     ...theme.token,
     colorPrimary: '#f2f2f2',

@@ -86,6 +86,15 @@ describe('the start command', () => {
     )
     expect(guarded!.forced).toBeGreaterThanOrEqual(14)
 
+    // The app runs, but its database was ended from outside: a second start brings it back where the app looks for it.
+    const databasePort = await freePortFrom(54_950)
+    const mark = { pid: process.pid, url: 'http://127.0.0.1:4310', databasePort }
+    writeFileSync(join(home, 'running.json'), JSON.stringify(mark))
+    expect((await command('demo.mjs', ['--data-only'], home)).code).toBe(0)
+    expect(Number(readFileSync(join(home, 'cluster', 'postmaster.pid'), 'utf8').split('\n')[3])).toBe(databasePort)
+    await stopCluster(home)
+    rmSync(join(home, 'running.json'))
+
     // Starting over keeps the old data beside.
     const reset = await command('demo.mjs', ['--data-only', '--reset'], home)
     expect(reset.code).toBe(0)
@@ -101,6 +110,9 @@ describe('the start command', () => {
       said: expect.stringContaining('Fika is running already: http://127.0.0.1:4310'),
     })
     expect((await command('restore.mjs', [__filename], home)).said).toMatch('Fika is running. End it with Ctrl-C first')
+    // A mark whose process number another program has since been given is nobody's.
+    writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: process.pid, born: 'another boot 1' }))
+    expect((await command('restore.mjs', [join(home, 'none.dump')], home)).said).toMatch('There is no file')
     const file = join(home, 'a-file')
     writeFileSync(file, '')
     const blocked = await command('demo.mjs', ['--data-only'], join(file, 'inside'))

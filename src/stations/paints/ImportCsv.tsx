@@ -39,19 +39,21 @@ export function ImportCsv({ columns }: { columns: readonly string[] }) {
   return (
     <div className="grid" style={{ maxWidth: 1000 }}>
       <div className="panel">
-        <Upload.Dragger
-          accept=".csv,text/csv"
-          maxCount={1}
-          showUploadList={false}
-          beforeUpload={(f) => (void choose(f), false)}
-        >
-          <p style={{ fontSize: '1.1rem', fontWeight: 600, margin: 8 }}>
-            {file ? file.name : 'Choose a CSV file, or drop it here'}
-          </p>
-          <p className="muted" style={{ margin: 8 }}>
-            Nothing is written until you have seen every row.
-          </p>
-        </Upload.Dragger>
+        <div>
+          <Upload.Dragger
+            accept=".csv,text/csv"
+            maxCount={1}
+            showUploadList={false}
+            beforeUpload={(f) => (void choose(f), false)}
+          >
+            <p style={{ fontSize: '1.1rem', fontWeight: 600, margin: 8 }}>
+              {file ? file.name : 'Choose a CSV file, or drop it here'}
+            </p>
+            <p className="muted" style={{ margin: 8 }}>
+              Nothing is written until you have seen every row.
+            </p>
+          </Upload.Dragger>
+        </div>
         <p className="muted" style={{ marginTop: 12, marginBottom: 0 }}>
           The first line names the columns; only <b>name</b> must be there, and a swatch for paints. Fika reads:{' '}
           {columns.join(', ')}.

@@ -57,7 +57,7 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
       </div>
       <div className="two">
         <div className="grid">
-          <div className="frame-box panel" style={{ maxWidth: 560 }}>
+          <div className="frame-box panel">
             <PiecePicture piece={piece} />
           </div>
           <Photos piece={piece} zone={studio.zone} />
