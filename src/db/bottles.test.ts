@@ -48,6 +48,19 @@ describe('the rack', () => {
     expect(await labels({ show: 'empty' })).toEqual(['Amber'])
     expect((await studio.run(bottlesInUse)).map((b) => b.label)).toEqual(['Teal_b', 'Teal 10%'])
   })
+  it('moves a bottle whose last millilitre is taken to the empty ones, and back when that is undone', async () => {
+    const { studio, labels } = await filled()
+    const { bottles } = await studio.run((tx) => listBottles(tx, { q: 'amber' }))
+    const last = { requestId: uuidv7(), vesselId: bottles[0]!.id, ul: bottles[0]!.ul }
+    await studio.run((tx) => takeOut(tx, { ...last, requestId: uuidv7(), ul: 1 }))
+    expect(await labels({})).toContain('Amber')
+    const { movementId } = await studio.run((tx) => takeOut(tx, { ...last, ul: last.ul - 1 }))
+    expect(await labels({})).not.toContain('Amber')
+    expect(await labels({ show: 'empty' })).toEqual(['Amber'])
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    expect(await labels({})).toContain('Amber')
+    expect(await labels({ show: 'empty' })).toEqual([])
+  })
   it('comes in pages with the number of all', async () => {
     const studio = await makeStudio()
     const paint = await studio.paint('Teal')

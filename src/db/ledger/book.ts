@@ -128,13 +128,38 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   checkCapacity(lines, held)
   const sinks = [...held.values()].filter((v) => v.sink).map((v) => v.id)
   await write(tx, movementId, lines, [...sinks, ...(booking.sinks ?? [])])
+  await markEmptied(tx, lines, held, booking.at)
   return { movementId, replayed: false }
+}
+
+/** What a vessel gains by the lines, less what it gives, µl. */
+const movedUl = (lines: readonly Line[], id: string) =>
+  lines.reduce((sum, l) => sum + (l.to === id ? l.ul : 0) - (l.from === id ? l.ul : 0), 0)
+
+/** Takes bottles that a movement empties off the rack, and puts back those it fills again. */
+async function markEmptied(
+  tx: Tx,
+  lines: readonly Line[],
+  held: ReadonlyMap<string, HeldVessel>,
+  at: Date | undefined,
+): Promise<void> {
+  const turned = [...held.values()].flatMap((v) => {
+    const before = contentUl(v.content)
+    const isEmpty = before + movedUl(lines, v.id) === 0
+    return v.sink || isEmpty === (before === 0) ? [] : [{ id: v.id, isEmpty }]
+  })
+  if (turned.length === 0) return
+  await tx.q(
+    `update bottle b set emptied_at = case when t.is_empty then coalesce($4, now()) end
+     from unnest($2::uuid[], $3::boolean[]) as t (id, is_empty) where b.studio_id = $1 and b.vessel_id = t.id`,
+    [tx.studioId, turned.map((t) => t.id), turned.map((t) => t.isEmpty), at ?? null],
+  )
 }
 
 function checkCapacity(lines: readonly Line[], held: ReadonlyMap<string, HeldVessel>): void {
   for (const vessel of held.values()) {
     if (vessel.capacityUl === null) continue
-    const moved = lines.reduce((sum, l) => sum + (l.to === vessel.id ? l.ul : 0) - (l.from === vessel.id ? l.ul : 0), 0)
+    const moved = movedUl(lines, vessel.id)
     const wouldHoldUl = contentUl(vessel.content) + moved
     if (moved > 0 && wouldHoldUl > vessel.capacityUl)
       throw new OverCapacity(

@@ -32,7 +32,7 @@ export async function takeOut(tx: Tx, take: Take): Promise<Booked> {
 /** Throws away all a bottle holds, and marks it empty. @throws Invalid when it is empty already; NotFound */
 export async function discard(tx: Tx, what: Omit<Take, 'ul'>): Promise<Booked> {
   const waste = await sink(tx, 'waste')
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'discard',
     requestId: what.requestId,
     payload: { vesselId: what.vesselId },
@@ -46,13 +46,6 @@ export async function discard(tx: Tx, what: Omit<Take, 'ul'>): Promise<Booked> {
       return content.map((p) => ({ ...p, from: what.vesselId, to: waste }))
     },
   })
-  if (!booked.replayed)
-    await tx.q('update bottle set emptied_at = coalesce($3, now()) where studio_id = $1 and vessel_id = $2', [
-      tx.studioId,
-      what.vesselId,
-      what.at ?? null,
-    ])
-  return booked
 }
 
 export interface WeighInBottle {

@@ -103,8 +103,7 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
   })
   if (!booked.replayed) {
     await tx.q(
-      `update bottle set emptied_at = null,
-         rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3))
+      `update bottle set rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3))
        where studio_id = $1 and vessel_id = $2`,
       [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null],
     )

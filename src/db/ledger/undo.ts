@@ -51,15 +51,8 @@ export async function undoMovement(tx: Tx, input: { requestId: string; movementI
   return booked
 }
 
-/** What stands beside the ledger follows it: empty marks, looks, and the piece and plan of a pour undone. */
+/** What stands beside the ledger follows it: looks, and the piece and plan of a pour undone. */
 async function follow(tx: Tx, movementId: string, touched: readonly string[]): Promise<void> {
-  await tx.q(
-    `update bottle b set emptied_at = case when exists (
-         select from vessel_content c where c.studio_id = $1 and c.vessel_id = b.vessel_id and c.ul > 0
-       ) then null else now() end
-     where studio_id = $1 and vessel_id = any ($2)`,
-    [tx.studioId, touched],
-  )
   await refreshLook(tx, touched)
   await tx.q(
     `with undone as (
