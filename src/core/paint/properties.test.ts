@@ -1,4 +1,4 @@
-import { isPigmentName, needsPigmentCare, parsePigments } from './properties'
+import { isPigmentName, parsePigments } from './properties'
 
 describe('pigment names', () => {
   it('reads lists as people write them', () => {
@@ -8,10 +8,5 @@ describe('pigment names', () => {
   it('knows a Colour Index name', () => {
     expect(['PB15:3', 'PBk7', 'PY74', 'PBr101'].every(isPigmentName)).toBe(true)
     expect(['B15', 'PB', 'PX3', 'blue', 'PB15:'].some(isPigmentName)).toBe(false)
-  })
-  it('asks for care with cadmium and cobalt, not with phthalocyanine', () => {
-    expect(needsPigmentCare(['PW6', 'PR108'])).toBe(true)
-    expect(needsPigmentCare(['PB28'])).toBe(true)
-    expect(needsPigmentCare(['PB15:3'])).toBe(false)
   })
 })

@@ -81,9 +81,6 @@ export const DEFAULTS_BY_MEDIUM: Readonly<Record<MediumKind, BodyDefaults & { wa
 /** Water at room temperature, rounded. */
 export const WATER_DENSITY_G_PER_ML = 0.998
 
-/** Pigments whose dust is known to harm; the caution is shown where such a paint is used. */
-const TOXIC = /^(PY35|PY37|PO20|PR108|PB28|PB35|PB36|PV14|PV49|PY53|PBr24|PG50|PW1|PY34|PR104|PBr7:Mn)\b/i
-
 /** Colour Index names in a text such as `PB15:3, PW6`, upper case where the index is. */
 export function parsePigments(text: string): string[] {
   return text
@@ -95,6 +92,3 @@ export function parsePigments(text: string): string[] {
 
 /** Whether a text is a Colour Index generic pigment name, such as PB15:3 or PBk7. */
 export const isPigmentName = (text: string) => /^P(Y|O|R|V|B|G|Br|Bk|W|M)\d{1,3}(:\d{1,2})?$/.test(text)
-
-/** Whether any of the pigments asks for care: cadmium, cobalt, nickel, manganese, chromium or lead. */
-export const needsPigmentCare = (pigments: readonly string[]) => pigments.some((p) => TOXIC.test(p))

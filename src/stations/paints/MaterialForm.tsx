@@ -5,13 +5,13 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError } from '@/core/errors'
+import { needsPigmentCare } from '@/core/paint/pigments'
 import {
   BODIES,
   BODY_WORDS,
   DEFAULTS_BY_BODY,
   DEFAULTS_BY_MEDIUM,
   MEDIUM_KINDS,
-  needsPigmentCare,
   OPACITIES,
   parsePigments,
   ROLES,

@@ -1,0 +1,29 @@
+import type { Optics } from './kubelkaMunk'
+import { chroma } from './lab'
+import { mixToHex, mixToLab } from './mixColour'
+import type { Triple } from './srgb'
+
+/** Both parents need this much chroma before a mix can be called mud; less than this share of it kept is mud. */
+const COLOURFUL = 20
+const KEPT = 0.5
+
+export interface PairMix {
+  /** What equal volumes turn into, `#rrggbb`, an estimate. */
+  readonly hex: string
+  /** C* of the mix ÷ mean C* of the parents. */
+  readonly chromaKept: number
+  readonly muddy: boolean
+}
+
+/** What two paints become where they run into each other, 1 : 1 by volume. */
+export function pairMix(a: { optics: Optics; lab: Triple }, b: { optics: Optics; lab: Triple }): PairMix {
+  const both = [a.optics, b.optics]
+  const [ca, cb] = [chroma(a.lab), chroma(b.lab)]
+  const mean = (ca + cb) / 2
+  const chromaKept = mean === 0 ? 1 : chroma(mixToLab(both, [1, 1])) / mean
+  return {
+    hex: mixToHex(both, [1, 1])!,
+    chromaKept,
+    muddy: ca >= COLOURFUL && cb >= COLOURFUL && chromaKept < KEPT,
+  }
+}

@@ -1,0 +1,91 @@
+/** One facet over a list of rows: each row has none, one or several of its values. */
+export interface FacetColumn {
+  readonly key: string
+  /** Distinct values, sorted. */
+  readonly values: readonly string[]
+  /** Row i has the values at `codes[offsets[i] … offsets[i + 1])`. */
+  readonly offsets: Int32Array
+  readonly codes: Int32Array
+}
+
+/** Most facets at once: each is a bit of a row's mask. */
+const MOST_FACETS = 30
+
+/** Makes a facet from the values of each row. */
+export function facetColumn(key: string, perRow: readonly (readonly string[])[]): FacetColumn {
+  const values = [...new Set(perRow.flat())].filter(Boolean).sort()
+  const code = new Map(values.map((v, i) => [v, i]))
+  const offsets = new Int32Array(perRow.length + 1)
+  const codes: number[] = []
+  perRow.forEach((own, i) => {
+    for (const v of new Set(own)) if (v) codes.push(code.get(v)!)
+    offsets[i + 1] = codes.length
+  })
+  return { key, values, offsets, codes: Int32Array.from(codes) }
+}
+
+export interface FacetCount {
+  readonly value: string
+  /** How many rows would show if this value were chosen, all other facets as they are. */
+  readonly count: number
+}
+
+export interface Found {
+  /** Indexes of the rows that match, in the order of the rows. */
+  readonly matches: number[]
+  readonly counts: Readonly<Record<string, readonly FacetCount[]>>
+}
+
+/**
+ * Rows that match, and live counts. Values chosen in one facet are alternatives; facets narrow each other.
+ * @param rows how many rows there are
+ * @param chosen values by facet key; an empty list is no choice
+ * @param within 1 for rows a search has found; all rows where it is missing
+ * @throws RangeError for more than 30 facets
+ */
+export function countFacets(
+  rows: number,
+  columns: readonly FacetColumn[],
+  chosen: Readonly<Record<string, readonly string[]>>,
+  within?: Uint8Array,
+): Found {
+  if (columns.length > MOST_FACETS) throw new RangeError(`at most ${MOST_FACETS} facets`)
+  const wanted = columns.map((c) => {
+    const picks = chosen[c.key] ?? []
+    if (picks.length === 0) return undefined
+    const mask = new Uint8Array(c.values.length)
+    c.values.forEach((v, i) => (mask[i] = picks.includes(v) ? 1 : 0))
+    return mask
+  })
+  const tallies = columns.map((c) => new Int32Array(c.values.length))
+  const matches: number[] = []
+  for (let i = 0; i < rows; i++) {
+    if (within && !within[i]) continue
+    const missed = missedBy(i, columns, wanted)
+    if (missed === 0) matches.push(i)
+    for (let k = 0; k < columns.length; k++) {
+      if ((missed & ~(1 << k)) !== 0) continue
+      const { offsets, codes } = columns[k]!
+      const tally = tallies[k]!
+      for (let at = offsets[i]!; at < offsets[i + 1]!; at++) tally[codes[at]!]! += 1
+    }
+  }
+  const counts = Object.fromEntries(
+    columns.map((c, k) => [c.key, c.values.map((value, v) => ({ value, count: tallies[k]![v]! }))]),
+  )
+  return { matches, counts }
+}
+
+/** Bits of the facets a row fails. */
+function missedBy(i: number, columns: readonly FacetColumn[], wanted: readonly (Uint8Array | undefined)[]): number {
+  let missed = 0
+  for (let k = 0; k < columns.length; k++) {
+    const mask = wanted[k]
+    if (!mask) continue
+    const { offsets, codes } = columns[k]!
+    let hit = false
+    for (let at = offsets[i]!; at < offsets[i + 1]! && !hit; at++) hit = mask[codes[at]!] === 1
+    if (!hit) missed |= 1 << k
+  }
+  return missed
+}
