@@ -29,7 +29,22 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
   'paints': () => open('/paints'),
   'paints-table': () => open('/paints?view=table'),
   'paint': () => into('/paints', /Canal Teal/),
-  'import': () => open('/paints/import'),
+  'import': async () => {
+    await open('/paints/import')
+    const text = 'Brand;Colour;Hex;CI name;Size;Cost;Finish\nKvarnby Colour;Dawn Barge;#d9a68c;PR101 PW6;60ml;6,90;matt\nKvarnby Colour;Night Weir;#1b2a4f;blue;60ml;6,90;satin\nSallow & Finch;Kingcup;#f0b323;PY83;2 fl oz;7,50;glossy\n'
+    await page.locator('input[type=file]').setInputFiles({ name: 'old-list.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+    await page.getByText('cannot be imported').waitFor()
+    await page.getByText('Columns', { exact: true }).click()
+  },
+  'mediums': () => open('/paints/mediums'),
+  'prices': () => open('/paints/prices'),
+  'surfaces': () => open('/paints/surfaces'),
+  'side-by-side': async () => {
+    await open('/paints?tag=night+ferries')
+    for (const name of ['Canal Teal', 'Ferry Navy', 'Sluice White', 'Old Gold']) await page.getByRole('button', { name: `Tray: ${name}` }).click()
+    await page.getByRole('link', { name: 'Side by side' }).click()
+    await page.waitForLoadState('networkidle')
+  },
   'formulas': async () => {
     await open('/formulas')
     await page.getByRole('button', { name: /Night teal/ }).click()

@@ -1,4 +1,4 @@
-import type { Body, MediumKind, Opacity, Role, Sheen, Strength } from '@/core/paint/properties'
+import type { Body, MediumKind, Opacity, Sheen, Strength } from '@/core/paint/properties'
 
 /** An invented paint of the demo studio: maker, line, name, pigments, body, opacity, sheen, strength, swatch, ml, price. */
 export type DemoPaint = readonly [
@@ -83,16 +83,6 @@ export const PAINTS: readonly DemoPaint[] = [
   [N, 'Flash', 'Star Grit', 'PW6', 'ready', 'transparent', 'glitter', 'weak', '#cfd3da', 60, 790],
   [N, 'Flash', 'Ember Grit', 'PO73', 'ready', 'transparent', 'glitter', 'weak', '#c2653a', 60, 790],
 ]
-
-/** Kept out of a role by the demo studio, and why. */
-export const AVOID: Readonly<Record<string, readonly { role: Role; reason: string }[]>> = {
-  'Picket White': [
-    { role: 'top', reason: 'turns grey and swallows cells' },
-    { role: 'swipe', reason: 'too weak' },
-  ],
-  'Butter Lamp': [{ role: 'pour', reason: 'weak, disappears; good as slip coat only' }],
-  'Old Gold': [{ role: 'slip coat', reason: 'flakes sink and drag' }],
-}
 
 /** Invented mediums: maker, line, name, kind, ml, price. */
 export const MEDIUMS: readonly (readonly [string, string, string, MediumKind, number, number])[] = [

@@ -8,7 +8,8 @@ import { endPool, pool } from '@/db/pool'
 import { withStudio, type Tx } from '@/db/withStudio'
 import { allMaterials } from '@/stations/paints/queries'
 import { listPieces } from '@/stations/wall/queries'
-import { AVOID, MEDIUMS, PAINTS } from './paints'
+import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, TAGS } from './catalogue'
+import { MEDIUMS, PAINTS } from './paints'
 import { seedDemo } from './seed'
 import { BOTTLES, POURS } from './work'
 
@@ -26,7 +27,15 @@ describe('the data of the demo studio', () => {
       for (const [name] of [...b.formula, ...b.mediums]) expect([b.label, materials.has(name)]).toEqual([b.label, true])
     const labels = new Set(BOTTLES.map((b) => b.label))
     for (const p of POURS) for (const [label] of p.cup) expect([p.title, labels.has(label)]).toEqual([p.title, true])
-    for (const name of Object.keys(AVOID)) expect(materials.has(name)).toBe(true)
+    const named = [
+      ...[FLAGS, LOW_ML, TAGS, DISCONTINUED, SUBSTITUTES].flatMap((o) => Object.keys(o)),
+      ...PAINTED_OUT,
+      ...PAIRS.flatMap(([a, b]) => [a, b]),
+      ...Object.values(DISCONTINUED).flatMap((parts) => parts.map(([name]) => name)),
+      ...Object.values(SUBSTITUTES).flat(),
+      ...OFFERS.map(([name]) => name),
+    ]
+    for (const name of named) expect([name, materials.has(name)]).toEqual([name, true])
     for (const b of BOTTLES) expect(b.ml).toBeLessThanOrEqual(b.holds)
   })
 })

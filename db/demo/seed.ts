@@ -2,6 +2,11 @@ import { createElement } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
+import { hexToLab, labToSrgb } from '@/core/colour/lab'
+import { mixToHex } from '@/core/colour/mixColour'
+import { opticsFromHex } from '@/core/colour/paintOptics'
+import { srgbToHex } from '@/core/colour/srgb'
+import type { Strength } from '@/core/paint/properties'
 import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, parsePigments } from '@/core/paint/properties'
 import { amountsForTotal, ingredients } from '@/core/mix/recipe'
 import { createStudio } from '@/db/accounts'
@@ -10,13 +15,17 @@ import { buyContainer, discard, mixBottle, takeOut, weighInBottle } from '@/db/l
 import { pool } from '@/db/pool'
 import { findPlan } from '@/db/plans'
 import { withStudio, type Tx } from '@/db/withStudio'
-import { insertMaterial } from '@/stations/paints/write'
+import { findMaterial, inputOf } from '@/stations/paints/queries'
+import { saveOffer } from '@/stations/paints/stock/write'
+import { moveSurfaces, saveSurface } from '@/stations/paints/surfaces/write'
+import { insertMaterial, notePair, updateMaterial } from '@/stations/paints/write'
 import { savePlan } from '@/stations/plan/write'
 import { pourPlan } from '@/stations/pour/write'
 import { takePhoto } from '@/stations/wall/photo'
 import { notePiece } from '@/stations/wall/write'
 import { PouredPicture } from '@/ui/PouredPicture'
-import { AVOID, MEDIUMS, PAINTS } from './paints'
+import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
+import { MEDIUMS, PAINTS } from './paints'
 import { BOTTLES, POURS, type DemoBottle, type DemoPour } from './work'
 
 /** Members of the invented studio; nobody signs in to them with a password. */
@@ -55,7 +64,8 @@ export async function seedDemo(now: Date): Promise<boolean> {
     let turn = 0
     const by = (): Tx => ({ ...tx, accountId: members[turn++ % members.length]! })
     const at = (daysAgo: number) => new Date(now.getTime() - daysAgo * DAY)
-    const materials = await drawer(tx)
+    const materials = await drawer(by())
+    await rest(by(), materials, at)
     await containers(by, materials, at)
     const bottles = await rack(by, materials, at)
     await pours(by, bottles, at)
@@ -71,14 +81,15 @@ async function drawer(tx: Tx): Promise<Map<string, string>> {
     ids.set(name, id)
     await insertMaterial(tx, id, {
       kind: 'paint', maker, line, name, body, opacity, sheen, strength, swatchHex, priceMinor,
-      pigments: parsePigments(pigments), containerUl: ml * 1000, notes: '', avoid: [...(AVOID[name] ?? [])], ...DEFAULTS_BY_BODY[body],
+      pigments: parsePigments(pigments), containerUl: ml * 1000, ...paintedOut(name, swatchHex, strength), flags: [...(FLAGS[name] ?? [])],
+      tags: [...(TAGS[name] ?? [])], lowUl: LOW_ML[name] ? LOW_ML[name] * 1000 : null, supplier: maker === 'Bracken Lane' ? 'Corner Hardware' : 'Lockside Supplies', ...DEFAULTS_BY_BODY[body],
     }) // prettier-ignore
   }
   for (const [maker, line, name, mediumKind, ml, priceMinor] of MEDIUMS) {
     const id = uuidv7()
     ids.set(name, id)
     await insertMaterial(tx, id, {
-      kind: 'medium', maker, line, name, mediumKind, priceMinor, containerUl: ml * 1000, notes: '', ...DEFAULTS_BY_MEDIUM[mediumKind],
+      kind: 'medium', maker, line, name, mediumKind, priceMinor, containerUl: ml * 1000, ...DEFAULTS_BY_MEDIUM[mediumKind],
     }) // prettier-ignore
   }
   const [water] = await tx.q<{ id: string }>(
@@ -87,6 +98,50 @@ async function drawer(tx: Tx): Promise<Map<string, string>> {
   )
   ids.set('Distilled water', water!.id)
   return ids
+}
+
+/** A tint with nine parts of white and the wet look, as the studio painted them out; a stand-in for real swatches. */
+function paintedOut(name: string, hex: string, strength: Strength) {
+  if (!(PAINTED_OUT as readonly string[]).includes(name)) return {}
+  const optics = [opticsFromHex(hex, strength), opticsFromHex('#f5f3ec', 'normal')]
+  const [l, a, b] = hexToLab(hex)
+  return {
+    tintHex: mixToHex(optics, [1, 9])!,
+    tintWhiteShare: 0.9,
+    wetHex: srgbToHex(labToSrgb([l + 4, a * 1.06, b * 1.06])),
+  }
+}
+
+/** What hangs between paints, what they were sold at, and the surfaces on the shelf. */
+async function rest(tx: Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<void> {
+  for (const [a, b, verdict, note] of PAIRS)
+    await notePair(tx, { paintId: ids.get(a)!, otherId: ids.get(b)!, verdict, note })
+  for (const name of new Set([...Object.keys(DISCONTINUED), ...Object.keys(SUBSTITUTES)])) {
+    const row = await findMaterial(tx, ids.get(name)!)
+    const input = inputOf(row)
+    if (input.kind !== 'paint') continue
+    await updateMaterial(tx, row.id, row.revision, {
+      ...input,
+      discontinued: name in DISCONTINUED,
+      standIn: (DISCONTINUED[name] ?? []).map(([paint, parts]) => ({ paintId: ids.get(paint)!, parts })),
+      substitutes: (SUBSTITUTES[name] ?? []).map((s) => ids.get(s)!),
+    })
+  }
+  const day = (d: number) => at(d).toISOString().slice(0, 10)
+  for (const [name, supplier, ml, listMinor, terms, from, until] of OFFERS)
+    await saveOffer(tx, {
+      id: uuidv7(), materialId: ids.get(name)!, supplier, sizeUl: ml * 1000, listMinor, terms, startsOn: day(from), endsOn: until === null ? null : day(until),
+    }) // prettier-ignore
+  for (const [kind, name, [length, width], edge, grade, count, priceMinor, used] of SURFACES) {
+    const id = uuidv7()
+    await saveSurface(tx, {
+      id, kind: kind as 'panel', name, grade, shape: width ? 'rectangle' : 'round', lengthMm: width ? length! * 10 : 0, widthMm: (width ?? 0) * 10,
+      diameterMm: width ? 0 : length! * 10, edgeMm: edge * 10,
+    }) // prettier-ignore
+    await moveSurfaces(tx, { requestId: uuidv7(), surfaceId: id, count, priceMinor, note: 'pack' })
+    if (used)
+      await moveSurfaces(tx, { requestId: uuidv7(), surfaceId: id, count: -used, priceMinor: null, note: 'used' })
+  }
 }
 
 async function containers(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<void> {
@@ -135,7 +190,7 @@ async function pours(by: () => Tx, bottles: Map<string, string>, at: (d: number)
     const tx = by()
     const planId = uuidv7()
     await savePlan(tx, {
-      id: planId, title: p.title, technique: p.technique, surface: surface(p), surfaceCostMinor: p.price, notes: '',
+      id: planId, title: p.title, technique: p.technique, surface: surface(p), surfaceCostMinor: p.price, surfaceStockId: null, notes: '',
       coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
       cup: p.cup.map(([label, parts]) => ({ vesselId: bottles.get(label)!, parts })),
       apart: (p.apart ?? []).map(([use, label, ml]) => ({ use, vesselId: bottles.get(label)!, ul: ml * 1000 })),

@@ -2,7 +2,8 @@ import { createHash, randomBytes } from 'node:crypto'
 import { hash, verify } from '@node-rs/argon2'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError, Invalid } from '@/core/errors'
-import { WATER_DENSITY_G_PER_ML } from '@/core/paint/properties'
+import { THINNER_FACTS, type Thinner } from '@/core/mix/thinners'
+import { fold } from '@/core/paint/fold'
 import { pool } from './pool'
 import { withStudio, type Tx } from './withStudio'
 
@@ -24,6 +25,14 @@ export interface Signed {
 const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex')
 /** Hash of nothing anybody typed: spends the same time on an unknown address as on a known one. */
 let decoy: Promise<string> | undefined
+
+/** What a new studio can thin with. */
+const WATERS: readonly (readonly [string, Thinner])[] = [
+  ['Distilled water', 'distilled'],
+  ['Purified water', 'purified'],
+  ['Tap water', 'tap'],
+  ['Thinning mix 90 : 10', 'thinning mix'],
+]
 
 export interface NewStudio {
   readonly studioId: string
@@ -55,12 +64,14 @@ export async function createStudio(tx: Tx, studio: NewStudio): Promise<void> {
       kind,
       label,
     ])
-  for (const name of ['Distilled water', 'Tap water'])
+  for (const [name, kind] of WATERS) {
+    const facts = THINNER_FACTS[kind]
     await tx.q(
-      `insert into material (studio_id, id, kind, name, density_g_per_ml, solids, water_share, container_ul, price_minor)
-       values ($1, $2, 'water', $3, $4, 0, 1, 1000000, 0)`,
-      [tx.studioId, uuidv7(), name, WATER_DENSITY_G_PER_ML],
+      `insert into material (studio_id, id, kind, name, thinner, density_g_per_ml, solids, water_share, container_ul, price_minor, search_text)
+       values ($1, $2, 'water', $3, $4, $5, $6, $7, 1000000, 0, $8)`,
+      [tx.studioId, uuidv7(), name, kind, facts.densityGPerMl, facts.solids, facts.waterShare, fold(name)],
     )
+  }
 }
 
 /**

@@ -1,3 +1,5 @@
+import type { RoleFlag } from '@/core/paint/flags'
+import type { Thinner } from '@/core/mix/thinners'
 import type { Body, MaterialKind, Sheen, Strength } from '@/core/paint/properties'
 import type { Tx } from './withStudio'
 
@@ -19,7 +21,8 @@ export interface Material {
   readonly containerUl: number | null
   /** What counted containers hold, µl; null where none were ever booked. */
   readonly onHandUl: number | null
-  readonly avoid: readonly { role: string; reason: string }[]
+  readonly flags: readonly RoleFlag[]
+  readonly thinner: Thinner | null
 }
 
 /** Everything one can mix with, by kind and name. */
@@ -30,15 +33,15 @@ export function listMixable(tx: Tx): Promise<Material[]> {
        from lot l
        join vessel_content c on c.studio_id = l.studio_id and c.lot_id = l.id
        join vessel v on v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container'
-       where l.studio_id = $1 and l.tracked group by l.material_id
+       where l.studio_id = $1 and l.tracked and l.finished_at is null group by l.material_id
      ), avoided as (
-       select material_id, json_agg(json_build_object('role', role, 'reason', reason) order by role) as list
-       from paint_avoid where studio_id = $1 group by material_id
+       select material_id, json_agg(json_build_object('role', role, 'rule', rule, 'reason', reason) order by role) as list
+       from paint_flag where studio_id = $1 group by material_id
      )
      select m.id, m.kind, m.name, m.maker, p.body, p.sheen, p.swatch_hex as hex, p.strength,
        coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids,
        m.water_share as "waterShare", m.price_minor as "priceMinor", m.container_ul as "containerUl",
-       held.ul as "onHandUl", coalesce(avoided.list, '[]') as avoid
+       held.ul as "onHandUl", coalesce(avoided.list, '[]') as flags, m.thinner
      from material m
      left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
      left join held on held.material_id = m.id

@@ -11,6 +11,8 @@ export interface Plan {
   readonly surface: Surface
   readonly coverage: CoverageSchool
   readonly surfaceCostMinor: number
+  /** The kind of surface on the shelf it is poured on; null where it is not from there. */
+  readonly surfaceStockId: string | null
   readonly cupUl: number
   readonly notes: string
   readonly createdAt: string
@@ -21,7 +23,8 @@ export interface PlanWithParts extends Plan {
   readonly parts: readonly (PlanPart & { label: string; hex: string | null; sheen: string })[]
 }
 
-const COLUMNS = `id, title, technique, surface, coverage, surface_cost_minor as "surfaceCostMinor", cup_ul as "cupUl", notes,
+const COLUMNS = `id, title, technique, surface, coverage, surface_cost_minor as "surfaceCostMinor",
+  surface_stock_id as "surfaceStockId", cup_ul as "cupUl", notes,
   created_at as "createdAt", poured_at as "pouredAt"`
 
 const PARTS = `coalesce((select json_agg(json_build_object('use', pp.use, 'vesselId', pp.vessel_id, 'parts', pp.parts, 'ul', pp.ul,

@@ -29,12 +29,15 @@ export function Drawdown({
   body,
   opacity,
   sheen,
+  strength = 2,
   height = 118,
 }: {
   hex: string
   body: Body
   opacity: Opacity
   sheen: Sheen
+  /** 1 faint, 2 usual, 3 strong. */
+  strength?: number
   height?: number
 }) {
   const path = `M7 12 H173 ${EDGE[body]}`
@@ -43,14 +46,15 @@ export function Drawdown({
       viewBox="0 0 180 118"
       width="100%"
       height={height}
-      preserveAspectRatio="xMidYMid slice"
+      preserveAspectRatio="none"
       role="img"
       aria-label={`${opacity}, ${sheen}, ${body}`}
     >
       <rect width="180" height="118" fill="#fbfbfb" />
       <rect x="0" y="40" width="180" height="22" fill="#161616" />
       <path d={path} fill={hex} fillOpacity={HIDES[opacity]} />
-      <path d={path} fill={sheenFill(sheen)} />
+      <path d={path} fill={sheenFill(sheen)} fillOpacity={strength === 1 ? 0.5 : 1} />
+      {strength === 3 ? <path d={path} fill={sheenFill(sheen)} fillOpacity={0.6} /> : null}
       {body === 'heavy' || body === 'soft' ? (
         <path
           d="M7 24h166M7 47h166M7 70h166"

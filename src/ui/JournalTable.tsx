@@ -17,6 +17,7 @@ const WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
   'take-out': 'Taken out',
   discard: 'Thrown away',
   'weigh-in': 'Weighed in',
+  finish: 'Finished',
   undo: 'Undone',
 }
 

@@ -3,20 +3,14 @@
 import Link from 'next/link'
 import { useEffect } from 'react'
 import { Chip } from './Drawdown'
-import { clearTray, openTray, toggleOnTray, useTray } from './tray'
+import { clearTray, drawMarks, openTray, toggleOnTray, useTray } from './tray'
 
 /** The tray along the lower edge: what is carried, and where it can be taken. Hidden while empty. */
 export function TrayBar({ studioId }: { studioId: string }) {
   const items = useTray()
   useEffect(() => openTray(studioId), [studioId])
 
-  useEffect(() => {
-    const on = new Set(items.map((i) => i.id))
-    document.querySelectorAll('[data-tray]').forEach((mark) => {
-      const id = (JSON.parse(mark.getAttribute('data-tray')!) as { id: string }).id
-      mark.setAttribute('aria-pressed', String(on.has(id)))
-    })
-  })
+  useEffect(drawMarks)
 
   if (items.length === 0) return null
   const ids = (kind: 'paint' | 'bottle') =>
@@ -47,6 +41,9 @@ export function TrayBar({ studioId }: { studioId: string }) {
       </ul>
       {paints ? (
         <>
+          <Link className="go second" href={`/paints/compare?ids=${paints}`}>
+            Side by side
+          </Link>
           <Link className="go second" href={`/formulas?paints=${paints}`}>
             To formulas
           </Link>

@@ -55,3 +55,12 @@ export function useTray(): readonly TrayItem[] {
     () => NONE,
   )
 }
+
+/** Shows on every tray button of the page whether its thing is on the tray; for whoever draws buttons later. */
+export function drawMarks(): void {
+  const on = new Set(items.map((i) => i.id))
+  document.querySelectorAll('[data-tray]').forEach((mark) => {
+    const id = (JSON.parse(mark.getAttribute('data-tray')!) as { id: string }).id
+    mark.setAttribute('aria-pressed', String(on.has(id)))
+  })
+}

@@ -17,10 +17,13 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
   await startStudio(page, 'Upper lock')
 
   // Bring the paints in.
-  await page.getByRole('link', { name: 'Import CSV' }).first().click()
+  await page.getByRole('link', { name: 'Bring in', exact: true }).click()
+  await page.waitForURL('**/paints/import')
   const file = { name: 'drawer.csv', mimeType: 'text/csv', buffer: Buffer.from(drawerCsv()) }
   await page.locator('input[type=file]').setInputFiles(file)
-  await expect(page.getByRole('heading', { name: '37 new, 0 here already, 3 that cannot be imported' })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: '37 new, 0 changed, 0 here already, 3 that cannot be imported' }),
+  ).toBeVisible()
   const bad = page.locator('tr[data-state=bad]')
   await expect(bad).toHaveCount(3)
   for (const [i, line] of BAD_LINES.entries()) await expect(bad.nth(i).locator('td').first()).toHaveText(String(line))
@@ -28,21 +31,24 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
   await expect(bad.nth(1)).toContainText('Body is one of')
   await expect(bad.nth(2)).toContainText('is not a Colour Index name')
   await page.getByRole('button', { name: 'Import 37 good rows' }).click()
-  await expect(page.getByText('37 added, 0 here already, 3 not imported.')).toBeVisible()
+  await expect(page.getByText('37 added, 0 changed, 0 here already, 3 not imported.')).toBeVisible()
 
   // The same file once more adds nothing.
   await page.goto('/paints/import')
   await page.locator('input[type=file]').setInputFiles(file)
-  await expect(page.getByRole('heading', { name: '0 new, 37 here already, 3 that cannot be imported' })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: '0 new, 0 changed, 37 here already, 3 that cannot be imported' }),
+  ).toBeVisible()
   await expect(page.getByRole('button', { name: /Import 0 good/ })).toBeDisabled()
 
   // Book a tube and a bottle of medium, so that they are followed to the last drop.
   for (const [name, list] of [
     ['Canal Teal', '/paints'],
-    ['Kvarnby Flow', '/paints?kind=medium'],
+    ['Kvarnby Flow', '/paints/mediums'],
   ] as const) {
     await page.goto(list)
     await page.getByRole('link', { name: new RegExp(name) }).click()
+    await page.getByRole('link', { name: 'Containers and prices' }).click()
     await page.getByRole('button', { name: 'Book a bought container' }).click()
     await expect(page.getByRole('cell', { name: 'container 1' })).toBeVisible()
   }
@@ -112,6 +118,7 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
   await expect(page.getByTestId('bottle-ml')).toHaveAttribute('data-ul', '35850')
   await page.goto('/paints')
   await page.getByRole('link', { name: /Canal Teal/ }).click()
+  await page.getByRole('link', { name: 'Containers and prices' }).click()
   await expect(page.getByRole('cell', { name: '5\u00a0ml of 120\u00a0ml' })).toBeVisible()
 
   // Note how it dried, with a photo.

@@ -3,13 +3,21 @@ import { expect, test } from '@playwright/test'
 import { openDemo } from '../support/people'
 
 /** Every view, by the list it is reached from. */
-const VIEWS: [string, string, RegExp?][] = [
+const VIEWS: [string, string, RegExp?, string?][] = [
   ['paints', '/paints'],
   ['paints as a table', '/paints?view=table'],
-  ['mediums', '/paints?kind=medium'],
+  ['mediums', '/paints/mediums'],
+  ['one medium', '/paints/mediums', /Kvarnby Flow/],
+  ['prices', '/paints/prices'],
+  ['surfaces', '/paints/surfaces'],
+  ['pigments', '/paints/pigments'],
   ['one paint', '/paints', /Canal Teal/],
+  ['changing a paint', '/paints', /Canal Teal/, 'Change'],
+  ['its containers and prices', '/paints', /Canal Teal/, 'Containers and prices'],
+  ['its history', '/paints', /Winter Barge/, 'History'],
   ['a new paint', '/paints/new'],
   ['import', '/paints/import'],
+  ['export', '/paints/export'],
   ['formulas', '/formulas', undefined],
   ['bench', '/bench', undefined],
   ['rack', '/rack'],
@@ -43,11 +51,15 @@ test('axe finds nothing serious on any view', async ({ page }) => {
   }
   expect.soft(await serious(), 'door').toEqual([])
   await openDemo(page)
-  for (const [name, path, link] of VIEWS) {
+  for (const [name, path, link, tab] of VIEWS) {
     await page.goto(path)
     if (link) {
       await page.getByRole('link', { name: link }).first().click()
       await page.waitForURL(/[0-9a-f-]{36}/)
+    }
+    if (tab) {
+      await page.getByRole('link', { name: tab, exact: true }).click()
+      await page.waitForURL(/tab=/)
     }
     await page.waitForLoadState('networkidle')
     expect.soft(await serious(), name).toEqual([])

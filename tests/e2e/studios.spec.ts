@@ -64,17 +64,18 @@ test('one studio cannot open another’s pages, labels or photos', async ({ page
 
 test('the drawer goes out as CSV and comes back unchanged', async ({ page }) => {
   await openDemo(page)
-  const csv = await (await page.request.get('/paints/export')).text()
+  const csv = await (await page.request.get('/paints/export/csv')).text()
   expect(csv.split('\r\n')).toHaveLength(1 + 60 + 8)
   const other = await page.context().browser()!.newPage({ baseURL: process.env.FIKA_URL! })
   await startStudio(other, 'Copy room')
-  await other.getByRole('link', { name: 'Import CSV' }).first().click()
+  await other.getByRole('link', { name: 'Bring in', exact: true }).click()
+  await other.waitForURL('**/paints/import')
   await other
     .locator('input[type=file]')
     .setInputFiles({ name: 'fika.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await other.getByRole('button', { name: 'Import 68 good rows' }).click()
   await expect(other.getByText('68 added')).toBeVisible()
-  const again = await (await other.request.get('/paints/export')).text()
+  const again = await (await other.request.get('/paints/export/csv')).text()
   expect(again).toBe(csv)
   await other.close()
 })
@@ -82,6 +83,7 @@ test('the drawer goes out as CSV and comes back unchanged', async ({ page }) => 
 test('a paint is added by hand, found by typing, changed, and put away', async ({ page }) => {
   await startStudio(page, 'By hand')
   await page.getByRole('link', { name: 'Add a paint' }).last().click()
+  await page.waitForURL('**/paints/new')
   await page.getByLabel('Name', { exact: true }).fill('Loch Blue')
   await page.getByLabel('Maker').fill('Torvald Works')
   await page.getByLabel('Pigments (Colour Index)').fill('blue')
@@ -126,7 +128,7 @@ test('a bottle is weighed in, and a loss that water cannot explain is asked abou
   await page.getByLabel('Name', { exact: true }).fill('Kvarnby Flow')
   await page.getByLabel('Density, g/ml').fill('1.0')
   await page.getByRole('button', { name: 'Add the medium' }).click()
-  await page.waitForURL(/kind=medium/)
+  await page.waitForURL('**/paints/mediums')
   await page.goto('/bench')
   await page.getByLabel('Total to mix').fill('100 ml')
   await page.getByLabel('Name of the bottle').fill('Thin flow')

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
-import { revokeSession, signUp, type Signed } from '@/db/accounts'
+import { findSession, revokeSession, signUp, type Signed } from '@/db/accounts'
 import { endPool } from '@/db/pool'
 import { withStudio } from '@/db/withStudio'
 import { undoAction } from '@/session/undo'
@@ -8,11 +8,22 @@ import { bookMixAction } from '@/stations/bench/actions'
 import { saveRulesAction } from '@/stations/notebook/actions'
 import {
   archiveMaterialAction,
-  buyContainerAction,
-  importCsvAction,
-  previewCsvAction,
+  currentMaterialAction,
+  notePairAction,
   saveMaterialAction,
+  undoChangeAction,
 } from '@/stations/paints/actions'
+import { openFileAction, previewAction } from '@/stations/paints/exchange/actions'
+import {
+  buyContainersAction,
+  dropOfferAction,
+  finishContainerAction,
+  reopenContainerAction,
+  saveOfferAction,
+  unsealContainerAction,
+  weighContainerAction,
+} from '@/stations/paints/stock/actions'
+import { moveSurfacesAction, putSurfaceAwayAction, saveSurfaceAction } from '@/stations/paints/surfaces/actions'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
 import { pourAction } from '@/stations/pour/actions'
 import { discardAction, editBottleAction, takeOutAction, weighInAction } from '@/stations/rack/actions'
@@ -47,7 +58,7 @@ const paint = (name: string) => ({
   containerUl: 60_000,
   priceMinor: 990,
   notes: '',
-  avoid: [],
+  flags: [],
 })
 const surface = { shape: 'rectangle', lengthMm: 100, widthMm: 100, diameterMm: 0, edgeMm: 0, count: 1 }
 const coverage = { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 }
@@ -98,7 +109,39 @@ async function oneOfEverything() {
     takes: [{ vesselId: bottleId, ul: 16_000 }],
   }
   value(await pourAction(pour))
-  return { paintId, bottleId, mix, plan, pour }
+  const other = uuidv7()
+  value(await saveMaterialAction({ id: other, revision: 0, material: paint('Weir Green') }))
+  const container = { lotId: uuidv7(), vesselId: uuidv7() }
+  const bought = { materialId: paintId, ...container, label: 'tube', sizeUl: 60_000, worth: 1 }
+  value(await buyContainersAction({ requestId: uuidv7(), totalMinor: 900, containers: [bought] }))
+  const offer = {
+    id: uuidv7(),
+    materialId: paintId,
+    sizeUl: 60_000,
+    listMinor: 990,
+    terms: { kind: 'list' },
+    startsOn: '2026-01-01',
+  }
+  value(await saveOfferAction(offer))
+  const canvas = {
+    id: uuidv7(),
+    kind: 'panel',
+    name: 'Panel',
+    shape: 'rectangle',
+    lengthMm: 200,
+    widthMm: 200,
+    edgeMm: 10,
+    grade: 'sale',
+  }
+  value(await saveSurfaceAction(canvas))
+  value(await moveSurfacesAction({ requestId: uuidv7(), surfaceId: canvas.id, count: 5, priceMinor: 900 }))
+  const [change] = await withStudio({ studioId: (await findSession(holder.token!))!.studioId, accountId: null }, (tx) =>
+    tx.q<{ id: string }>('select id from material_change where studio_id = $1 and material_id = $2', [
+      tx.studioId,
+      paintId,
+    ]),
+  )
+  return { paintId, bottleId, mix, plan, pour, other, container, offer, canvas, changeId: change!.id }
 }
 
 describe('server actions', () => {
@@ -125,19 +168,29 @@ describe('server actions', () => {
     return [
       ['archive', () => archiveMaterialAction({ id: paintId, archived: true })],
       ['save', () => saveMaterialAction({ id: paintId, revision: 1, material: paint('Mine now') })],
+      ['current', () => currentMaterialAction({ id: paintId })],
+      ['undo a change', () => undoChangeAction({ materialId: paintId, changeId: things.changeId })],
+      ['note a pair', () => notePairAction({ paintId, otherId: things.other, verdict: 'never' })],
       [
         'buy',
         () =>
-          buyContainerAction({
+          buyContainersAction({
             requestId,
-            materialId: paintId,
-            lotId: uuidv7(),
-            vesselId: uuidv7(),
-            label: 'tube',
-            sizeUl: 60_000,
-            priceMinor: 1,
+            totalMinor: 1,
+            containers: [{ materialId: paintId, lotId: uuidv7(), vesselId: uuidv7(), label: 't', sizeUl: 9, worth: 1 }],
           }),
       ],
+      [
+        'weigh a container',
+        () => weighContainerAction({ requestId, vesselId: things.container.vesselId, grossMg: 9, tareMg: 1 }),
+      ],
+      ['finish', () => finishContainerAction({ requestId, vesselId: things.container.vesselId, residueUl: 0 })],
+      ['reopen', () => reopenContainerAction({ lotId: things.container.lotId })],
+      ['unseal', () => unsealContainerAction({ lotId: things.container.lotId })],
+      ['offer', () => saveOfferAction({ ...things.offer, id: uuidv7() })],
+      ['drop an offer', () => dropOfferAction({ id: things.offer.id })],
+      ['move surfaces', () => moveSurfacesAction({ requestId, surfaceId: things.canvas.id, count: -1 })],
+      ['put a surface away', () => putSurfaceAwayAction({ id: things.canvas.id })],
       ['mix', () => bookMixAction({ ...mix, requestId, vesselId: uuidv7() })],
       ['top up', () => bookMixAction({ ...mix, requestId, into: 'top-up' })],
       ['take out', () => takeOutAction({ requestId, vesselId: bottleId, ul: 1_000 })],
@@ -159,8 +212,9 @@ describe('server actions', () => {
     as(undefined)
     const all = [
       ...calls(),
-      ['preview', () => previewCsvAction({ text: 'name\nx' })],
-      ['import', () => importCsvAction({ text: 'name\nx' })],
+      ['open a file', () => openFileAction(new FormData())],
+      ['preview', () => previewAction({})],
+      ['new surface', () => saveSurfaceAction({ ...things.canvas, id: uuidv7() })],
       ['rules', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'share', currency: 'USD' })],
       ['remove photo', () => removePhotoAction({ id: uuidv7() })],
       ['undo', () => undoAction({ requestId: uuidv7(), movementId: uuidv7() })],
@@ -179,7 +233,7 @@ describe('server actions', () => {
     for (const [name, call] of calls()) {
       const answer = await call()
       expect([name, answer.ok]).toEqual([name, false])
-      expect([name, 'NotFound', 'Conflict']).toContain((answer as { code: string }).code)
+      expect([name, 'NotFound', 'Conflict', 'Invalid']).toContain((answer as { code: string }).code)
     }
     const state = await withStudio(owner, (tx) =>
       tx.q(
@@ -191,7 +245,7 @@ describe('server actions', () => {
         [owner.studioId, things.bottleId, things.paintId],
       ),
     )
-    expect(state).toEqual([{ label: 'Loch', ul: 84_000, name: 'Loch Blue', movements: 2, title: 'Small square' }])
+    expect(state).toEqual([{ label: 'Loch', ul: 84_000, name: 'Loch Blue', movements: 3, title: 'Small square' }])
     const theirs = await withStudio(stranger, (tx) =>
       tx.q('select 1 from movement where studio_id = $1', [stranger.studioId]),
     )
@@ -239,7 +293,30 @@ describe('server actions', () => {
         saveRulesAction({ name: 'x', units: 'us', waterSchool: 'share', currency: 'EURO' }),
         /A currency has three letters/,
       ],
-      [importCsvAction({ text: 'maker\nx' }), /The first line must name the columns/],
+      [
+        previewAction({ file: { kind: 'table', table: { headings: ['a', 'b'], rows: [] } }, mapping: {} }),
+        /No column is the name yet/,
+      ],
+      [
+        saveOfferAction({ ...things.offer, id: id(), terms: { kind: 'n-for-m', get: 2, pay: 3 } }),
+        /fewer than it gets/,
+      ],
+      [
+        moveSurfacesAction({ requestId: id(), surfaceId: things.canvas.id, count: -6 }),
+        /Only 5 of Panel are on the shelf/,
+      ],
+      [
+        finishContainerAction({ requestId: id(), vesselId: things.container.vesselId, residueUl: 70_000 }),
+        /less than the residue/,
+      ],
+      [
+        weighContainerAction({ requestId: id(), vesselId: things.container.vesselId, grossMg: 1, tareMg: 2 }),
+        /less than the empty container weighs/,
+      ],
+      [
+        notePairAction({ paintId: things.paintId, otherId: things.paintId, verdict: 'never' }),
+        'Choose two different paints.',
+      ],
       [
         notePieceAction({ id: things.pour.pieceId, revision: 9, title: 'x', fate: 'keep' }),
         /Somebody else noted something/,
@@ -253,7 +330,7 @@ describe('server actions', () => {
     const [row] = await withStudio(owner, (tx) =>
       tx.q('select count(*)::int as movements from movement where studio_id = $1', [owner.studioId]),
     )
-    expect(row).toEqual({ movements: 2 })
+    expect(row).toEqual({ movements: 3 })
   })
 
   it('book a repeated request once', async () => {
@@ -267,6 +344,6 @@ describe('server actions', () => {
     const [row] = await withStudio(owner, (tx) =>
       tx.q('select count(*)::int as movements from movement where studio_id = $1', [owner.studioId]),
     )
-    expect(row).toEqual({ movements: 3 })
+    expect(row).toEqual({ movements: 4 })
   })
 })

@@ -78,8 +78,6 @@ export const DEFAULTS_BY_MEDIUM: Readonly<Record<MediumKind, BodyDefaults & { wa
   'clear varnish': { densityGPerMl: 1.03, solids: 0.32, waterShare: 0 },
   'one-bottle base': { densityGPerMl: 1.04, solids: 0.28, waterShare: 0 },
 }
-/** Water at room temperature, rounded. */
-export const WATER_DENSITY_G_PER_ML = 0.998
 
 /** Colour Index names in a text such as `PB15:3, PW6`, upper case where the index is. */
 export function parsePigments(text: string): string[] {

@@ -5,7 +5,8 @@ import { contentUl, type Portion } from '@/core/vessel/content'
 import { formatMl } from '@/core/quantity/format'
 import type { Tx } from '../withStudio'
 
-export type MovementKind = 'purchase' | 'mix' | 'top-up' | 'pour' | 'take-out' | 'discard' | 'weigh-in' | 'undo'
+export type MovementKind =
+  'purchase' | 'mix' | 'top-up' | 'pour' | 'take-out' | 'discard' | 'weigh-in' | 'finish' | 'undo'
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
 export interface Line {

@@ -1,5 +1,6 @@
 /** The ledger: the only code that writes movements. One function per thing that can happen to paint. */
-export { buyContainer, type BuyContainer } from './purchase'
+export { buyContainer, buyTogether, type BuyContainer, type BuyTogether } from './purchase'
+export { finishContainer, weighContainer, type FinishContainer, type WeighContainer } from './containers'
 export { mixBottle, topUpBottle, type MixBottle, type RecipeSnapshot, type TopUpBottle } from './mix'
 export { discard, takeOut, weighInBottle, type WeighInBottle } from './bottles'
 export { pour, type PourInput } from './pour'

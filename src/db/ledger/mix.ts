@@ -72,8 +72,23 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
       return supplyLines(tx, poured, mix.vesselId, containers, held, mix.untrackedForRest)
     },
   })
-  if (!booked.replayed) await refreshLook(tx, [mix.vesselId])
+  if (!booked.replayed) {
+    await refreshLook(tx, [mix.vesselId])
+    await noteUse(tx, mix.vesselId, poured, mix.at)
+  }
   return booked
+}
+
+/** Keeps what each material is used for, and when last. */
+async function noteUse(tx: Tx, vesselId: string, poured: readonly Wanted[], at: Date | undefined): Promise<void> {
+  await tx.q(
+    `insert into material_use as u (studio_id, material_id, role, last_at, bottles)
+     select $1, m, b.role, coalesce($4, now()), 1 from bottle b, unnest($3::uuid[]) as m
+     where b.studio_id = $1 and b.vessel_id = $2 order by m
+     on conflict (studio_id, material_id, role) do update
+       set last_at = greatest(u.last_at, excluded.last_at), bottles = u.bottles + 1`,
+    [tx.studioId, vesselId, [...new Set(poured.map((p) => p.materialId))], at ?? null],
+  )
 }
 
 export interface TopUpBottle {
@@ -108,6 +123,7 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
       [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null],
     )
     await refreshLook(tx, [top.vesselId])
+    await noteUse(tx, top.vesselId, poured, top.at)
   }
   return booked
 }

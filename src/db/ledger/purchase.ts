@@ -1,44 +1,76 @@
-import { NotFound } from '@/core/errors'
+import { Invalid, NotFound } from '@/core/errors'
+import { splitPrice } from '@/core/purchase/offers'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
 
-export interface BuyContainer {
-  readonly requestId: string
+export interface BoughtContainer {
   readonly materialId: string
   /** Made by the caller (UUIDv7): the lot and the container it stands in. */
   readonly lotId: string
   readonly vesselId: string
   readonly label: string
   readonly sizeUl: number
+}
+
+export interface BuyContainer extends BoughtContainer {
+  readonly requestId: string
   readonly priceMinor: number | null
   readonly at?: Date | undefined
 }
 
 /** Buys one container: a lot with its price really paid, and a vessel that holds it all. @throws NotFound */
-export async function buyContainer(tx: Tx, buy: BuyContainer): Promise<Booked> {
+export const buyContainer = (tx: Tx, { requestId, priceMinor, at, ...container }: BuyContainer): Promise<Booked> =>
+  buyTogether(tx, { requestId, totalMinor: priceMinor, containers: [{ ...container, worth: 1 }], at })
+
+export interface BuyTogether {
+  readonly requestId: string
+  /** What was paid for all of them; null where it is not known. */
+  readonly totalMinor: number | null
+  /** `worth` is the list price, or the volume where that is not known: the price is split in proportion to it. */
+  readonly containers: readonly (BoughtContainer & { readonly worth: number })[]
+  readonly note?: string
+  readonly at?: Date | undefined
+}
+
+/**
+ * Buys several containers at once: a boxed set, or some for the price of fewer. One movement, the price split over
+ * them to the last cent.
+ * @throws NotFound, Invalid for an empty purchase
+ */
+export async function buyTogether(tx: Tx, buy: BuyTogether): Promise<Booked> {
+  const { containers, totalMinor } = buy
+  if (containers.length === 0) throw new Invalid('Nothing was bought. Add at least one container.')
   return book(tx, {
     kind: 'purchase',
     requestId: buy.requestId,
-    payload: { materialId: buy.materialId, sizeUl: buy.sizeUl, priceMinor: buy.priceMinor, label: buy.label },
+    payload: { totalMinor, containers },
     vessels: [],
     at: buy.at,
+    note: buy.note ?? '',
     async decide() {
-      const [material] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [
-        tx.studioId,
-        buy.materialId,
-      ])
-      if (!material) throw new NotFound('paint or medium')
+      const ids = [...new Set(containers.map((c) => c.materialId))]
+      const known = await tx.q('select 1 from material where studio_id = $1 and id = any ($2)', [tx.studioId, ids])
+      if (known.length !== ids.length) throw new NotFound('paint or medium')
+      const prices =
+        totalMinor === null
+          ? containers.map(() => null)
+          : splitPrice(
+              totalMinor,
+              containers.map((c) => c.worth),
+            )
+      const column = <T>(pick: (c: BoughtContainer) => T) => containers.map(pick)
       await tx.q(
         `insert into lot (studio_id, id, material_id, tracked, label, size_ul, price_minor, opened_at)
-         values ($1, $2, $3, true, $4, $5, $6, coalesce($7, now()))`,
-        [tx.studioId, buy.lotId, buy.materialId, buy.label, buy.sizeUl, buy.priceMinor, buy.at ?? null],
+         select $1, l.id, l.material_id, true, l.label, l.size_ul, l.price_minor, coalesce($7, now())
+         from unnest($2::uuid[], $3::uuid[], $4::text[], $5::bigint[], $6::bigint[]) as l (id, material_id, label, size_ul, price_minor)`,
+        [tx.studioId, column((c) => c.lotId), column((c) => c.materialId), column((c) => c.label), column((c) => c.sizeUl), prices, buy.at ?? null], // prettier-ignore
       )
       await tx.q(
-        `insert into vessel (studio_id, id, kind, label, capacity_ul, created_at)
-         values ($1, $2, 'container', $3, null, coalesce($4, now()))`,
-        [tx.studioId, buy.vesselId, buy.label, buy.at ?? null],
+        `insert into vessel (studio_id, id, kind, label, created_at)
+         select $1, v.id, 'container', v.label, coalesce($4, now()) from unnest($2::uuid[], $3::text[]) as v (id, label)`,
+        [tx.studioId, column((c) => c.vesselId), column((c) => c.label), buy.at ?? null],
       )
-      return [{ lotId: buy.lotId, from: null, to: buy.vesselId, ul: buy.sizeUl }]
+      return containers.map((c) => ({ lotId: c.lotId, from: null, to: c.vesselId, ul: c.sizeUl }))
     },
   })
 }

@@ -1,5 +1,6 @@
 import { Conflict, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
+import { v7 as uuidv7 } from 'uuid'
 import type { Tx } from '../withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
@@ -47,12 +48,16 @@ export async function undoMovement(tx: Tx, input: { requestId: string; movementI
       return back
     },
   })
-  if (!booked.replayed) await follow(tx, input.movementId, touched)
+  if (!booked.replayed) await follow(tx, { ...input, kind: movement.kind }, touched)
   return booked
 }
 
 /** What stands beside the ledger follows it: looks, and the piece and plan of a pour undone. */
-async function follow(tx: Tx, movementId: string, touched: readonly string[]): Promise<void> {
+async function follow(
+  tx: Tx,
+  { movementId, requestId, kind }: { movementId: string; requestId: string; kind: string },
+  touched: readonly string[],
+): Promise<void> {
   await refreshLook(tx, touched)
   await tx.q(
     `with undone as (
@@ -61,4 +66,29 @@ async function follow(tx: Tx, movementId: string, touched: readonly string[]): P
      update plan set poured_at = null where studio_id = $1 and id in (select plan_id from undone)`,
     [tx.studioId, movementId],
   )
+  if (kind === 'pour')
+    await tx.q(
+      `insert into surface_move (studio_id, id, request_id, surface_id, count, by, note)
+       select $1, $3, $4, s.surface_id, -s.count, $5, 'pour undone'
+       from surface_move s join movement m on m.studio_id = s.studio_id and m.request_id = s.request_id
+       where s.studio_id = $1 and m.id = $2 on conflict (studio_id, request_id) do nothing`,
+      [tx.studioId, movementId, uuidv7(), requestId, tx.accountId],
+    )
+  if (kind === 'finish')
+    await tx.q(
+      `update lot set finished_at = null where studio_id = $1 and id in
+         (select lot_id from movement_line where studio_id = $1 and movement_id = $2
+          union select c.lot_id from vessel_content c where c.studio_id = $1 and c.vessel_id = any ($3))`,
+      [tx.studioId, movementId, touched],
+    )
+  if (kind === 'mix' || kind === 'top-up')
+    await tx.q(
+      `update material_use u set bottles = greatest(0, u.bottles - 1)
+       from bottle b, (select distinct l.material_id, line.to_vessel_id
+                       from movement_line line join lot l on l.studio_id = line.studio_id and l.id = line.lot_id
+                       where line.studio_id = $1 and line.movement_id = $2) as went
+       where u.studio_id = $1 and b.studio_id = $1 and b.vessel_id = went.to_vessel_id
+         and u.material_id = went.material_id and u.role = b.role`,
+      [tx.studioId, movementId],
+    )
 }

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { REST_HOURS } from '@/core/mix/schools'
+import { flagAgainst } from '@/core/paint/flags'
 import { needsPigmentCare } from '@/core/paint/pigments'
 import { ROLES, type Role } from '@/core/paint/properties'
 import { formatMl } from '@/core/quantity/format'
@@ -51,8 +52,9 @@ export function BookPanel({
   const router = useRouter()
 
   const avoided = draft.paints.flatMap((p) => {
-    const hit = byId.get(p.id)?.avoid.find((a) => a.role === role)
-    return hit ? [`${byId.get(p.id)!.name}: avoid as ${role}${hit.reason ? `, ${hit.reason}` : ''}.`] : []
+    const paint = byId.get(p.id)
+    const says = paint && flagAgainst(paint.flags, role)
+    return says ? [`${paint.name}: ${says}.`] : []
   })
   const careful = view.lines.some((l) => needsPigmentCare(l.material.pigments))
   const usualSize = SIZES.find((s) => s * 1000 >= view.totalUl) ?? 1000

@@ -17,7 +17,8 @@ const material = (id: string, more: Partial<Material>): Material => ({
   priceMinor: 990,
   containerUl: 60_000,
   onHandUl: null,
-  avoid: [],
+  flags: [],
+  thinner: null,
   ...more,
 })
 const materials = new Map(

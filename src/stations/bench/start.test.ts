@@ -18,7 +18,8 @@ const material = (id: string, kind: Material['kind']): Material => ({
   priceMinor: null,
   containerUl: null,
   onHandUl: null,
-  avoid: [],
+  flags: [],
+  thinner: null,
 })
 const materials = [
   material('teal', 'paint'),

@@ -29,10 +29,10 @@ export function FormulaDesk({
   bottled,
 }: {
   paints: Material[]
-  chosen: readonly string[]
+  chosen: readonly { id: string; parts: string }[]
   bottled: BottledFormula[]
 }) {
-  const [rows, setRows] = useState(() => chosen.map((id) => ({ id, parts: '1' })))
+  const [rows, setRows] = useState(() => chosen.map((c) => ({ ...c })))
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const mix = rows.flatMap(({ id, parts }) => {
     const paint = byId.get(id)

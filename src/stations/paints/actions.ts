@@ -1,22 +1,26 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { object, string } from 'yup'
-import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
 import { Conflict, NotFound } from '@/core/errors'
-import { buyContainer } from '@/db/ledger'
-import type { Tx } from '@/db/withStudio'
 import { checked, perform } from '@/session/perform'
-import { LIMITS, readCsv, type CsvRow } from './csv'
-import { archiveSchema, buySchema, mediumSchema, paintSchema, saveSchema, type MaterialInput } from './schema'
-import { insertMaterial, updateMaterial } from './write'
+import { changesOf, findMaterial, inputOf } from './queries'
+import {
+  archiveSchema,
+  currentSchema,
+  pairNoteSchema,
+  saveSchema,
+  schemaOf,
+  undoChangeSchema,
+  type MaterialInput,
+} from './schema'
+import { insertMaterial, notePair, undoChange, updateMaterial } from './write'
 
-/** Saves a paint or medium: a new one at revision 0, a change at the revision it was opened with. */
+/** Saves a material: a new one at revision 0, a change at the revision it was opened with. */
 export async function saveMaterialAction(input: unknown): Promise<Answer<{ id: string }>> {
   const result = await perform(saveSchema, input, async (tx, { id, revision }) => {
     const raw = (input as { material: { kind?: string } }).material
-    const material = (await checked(raw.kind === 'paint' ? paintSchema : mediumSchema, raw)) as MaterialInput
+    const material = (await checked(schemaOf(raw.kind), raw)) as MaterialInput
     if (revision === 0) {
       // The form made the id: the same save sent twice is the same paint.
       const [mine] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [tx.studioId, id])
@@ -31,6 +35,17 @@ export async function saveMaterialAction(input: unknown): Promise<Answer<{ id: s
   return result
 }
 
+/** A material as it is now, for whoever finds that somebody else changed it. */
+export async function currentMaterialAction(
+  input: unknown,
+): Promise<Answer<{ revision: number; input: MaterialInput; by: string | null }>> {
+  return perform(currentSchema, input, async (tx, { id }) => {
+    const row = await findMaterial(tx, id)
+    const [last] = await changesOf(tx, id)
+    return { revision: row.revision, input: inputOf(row), by: last?.by ?? null }
+  })
+}
+
 /** Puts a material away, or takes it out again. What was mixed with it stays. */
 export async function archiveMaterialAction(input: unknown): Promise<Answer<null>> {
   const result = await perform(archiveSchema, input, async (tx, { id, archived }) => {
@@ -42,66 +57,26 @@ export async function archiveMaterialAction(input: unknown): Promise<Answer<null
     if (done.length === 0) throw new NotFound('paint or medium')
     return null
   })
-  if (result.ok) revalidatePath('/paints')
+  if (result.ok) revalidatePath('/paints', 'layout')
   return result
 }
 
-/** Books a bought container with the price really paid. */
-export async function buyContainerAction(input: unknown): Promise<Answer<null>> {
-  const result = await perform(buySchema, input, async (tx, buy) => {
-    await buyContainer(tx, buy)
+/** Makes a change of a material undone. */
+export async function undoChangeAction(input: unknown): Promise<Answer<null>> {
+  const result = await perform(undoChangeSchema, input, async (tx, { materialId, changeId }) => {
+    await undoChange(tx, materialId, changeId)
     return null
   })
-  if (result.ok) revalidatePath('/paints')
+  if (result.ok) revalidatePath('/', 'layout')
   return result
 }
 
-export interface PreviewRow {
-  readonly line: number
-  readonly name: string
-  readonly state: 'new' | 'here' | 'bad'
-  readonly why: string
-}
-
-const fileSchema = object({
-  text: string()
-    .max(LIMITS.characters, 'This file is larger than 2 MB. Split it, and import the parts.')
-    .required('This file is empty. Choose another.'),
-})
-
-/** Reads a CSV file and says row by row what an import would do; writes nothing. */
-export async function previewCsvAction(input: unknown): Promise<Answer<PreviewRow[]>> {
-  return perform(fileSchema, input, async (tx, { text }) => {
-    const known = await knownKeys(tx)
-    return readCsv(text).map((row): PreviewRow => {
-      if (!row.material) return { line: row.line, name: row.name, state: 'bad', why: row.why ?? '' }
-      return known.has(keyOf(row.material))
-        ? { line: row.line, name: row.name, state: 'here', why: 'In the drawer already; left as it is.' }
-        : { line: row.line, name: row.name, state: 'new', why: '' }
-    })
+/** Keeps the maker's own word on two paints, or takes it back. */
+export async function notePairAction(input: unknown): Promise<Answer<null>> {
+  const result = await perform(pairNoteSchema, input, async (tx, note) => {
+    await notePair(tx, note)
+    return null
   })
-}
-
-/** Imports the good rows of a CSV file, all of them or none. The same file twice adds nothing twice. */
-export async function importCsvAction(input: unknown): Promise<Answer<{ added: number; here: number; bad: number }>> {
-  const result = await perform(fileSchema, input, async (tx, { text }) => {
-    const rows = readCsv(text)
-    const good = rows.filter((r): r is CsvRow & { material: MaterialInput } => r.material !== undefined)
-    let added = 0
-    for (const row of good) if (await insertMaterial(tx, uuidv7(), row.material)) added += 1
-    return { added, here: good.length - added, bad: rows.length - good.length }
-  })
-  if (result.ok) revalidatePath('/paints')
+  if (result.ok) revalidatePath('/paints', 'layout')
   return result
-}
-
-const keyOf = (m: { kind: string; maker: string; line: string; name: string }) =>
-  [m.kind, m.maker, m.line, m.name].map((s) => s.trim().toLowerCase()).join('\u0000')
-
-async function knownKeys(tx: Tx): Promise<Set<string>> {
-  const rows = await tx.q<{ kind: string; maker: string; line: string; name: string }>(
-    'select kind, maker, line, name from material where studio_id = $1',
-    [tx.studioId],
-  )
-  return new Set(rows.map(keyOf))
 }

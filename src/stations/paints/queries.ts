@@ -1,8 +1,13 @@
 import { NotFound } from '@/core/errors'
+import { EFFECTS_BY_KIND, type EffectProfile } from '@/core/mix/mediumEffects'
+import type { Thinner } from '@/core/mix/thinners'
+import type { RoleFlag } from '@/core/paint/flags'
+import type { Lightfastness } from '@/core/paint/pigments'
 import type { Body, MaterialKind, MediumKind, Opacity, Sheen, Strength } from '@/core/paint/properties'
 import type { Tx } from '@/db/withStudio'
-import type { PaintFilter } from './schema'
+import type { MaterialInput } from './schema'
 
+/** A material with everything known about it. */
 export interface MaterialRow {
   readonly id: string
   readonly kind: MaterialKind
@@ -14,69 +19,78 @@ export interface MaterialRow {
   readonly waterShare: number
   readonly containerUl: number | null
   readonly priceMinor: number | null
+  readonly lowUl: number | null
+  readonly supplier: string
+  readonly barcode: string
+  readonly tags: readonly string[]
   readonly notes: string
+  readonly thinner: Thinner | null
+  readonly discontinued: boolean
   readonly archived: boolean
   readonly revision: number
   readonly mediumKind: MediumKind | null
+  readonly effects: EffectProfile | null
   readonly body: Body | null
   readonly opacity: Opacity | null
+  readonly contrastRatio: number | null
   readonly sheen: Sheen | null
+  readonly sheenStrength: number | null
   readonly strength: Strength | null
+  readonly lightfastness: Lightfastness | ''
   readonly pigments: readonly string[]
   readonly swatchHex: string | null
-  readonly avoid: readonly { role: string; reason: string }[]
-  /** What the open containers hold, µl; null where none were ever booked. */
-  readonly onHandUl: number | null
+  readonly tintHex: string | null
+  readonly tintWhiteShare: number | null
+  readonly wetHex: string | null
+  readonly flags: readonly RoleFlag[]
+  readonly substitutes: readonly string[]
+  readonly standIn: readonly { paintId: string; parts: number }[]
 }
 
 const COLUMNS = `
   m.id, m.kind, m.maker, m.line, m.name, m.density_g_per_ml as "densityGPerMl", m.solids, m.water_share as "waterShare",
-  m.container_ul as "containerUl", m.price_minor as "priceMinor", m.notes, m.archived_at is not null as archived,
-  m.revision, md.kind as "mediumKind", p.body, p.opacity, p.sheen, p.strength,
-  coalesce(p.pigments, '{}') as pigments, p.swatch_hex as "swatchHex",
-  coalesce((select json_agg(json_build_object('role', a.role, 'reason', a.reason) order by a.role)
-            from paint_avoid a where a.studio_id = m.studio_id and a.material_id = m.id), '[]') as avoid,
-  (select sum(c.ul)::bigint from lot l
-   join vessel_content c on c.studio_id = l.studio_id and c.lot_id = l.id
-   join vessel v on v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container'
-   where l.studio_id = m.studio_id and l.material_id = m.id and l.tracked) as "onHandUl"`
+  m.container_ul as "containerUl", m.price_minor as "priceMinor", m.low_ul as "lowUl", m.supplier, m.barcode, m.tags,
+  m.notes, m.thinner, m.discontinued_at is not null as discontinued, m.archived_at is not null as archived,
+  m.revision, md.kind as "mediumKind", md.effects, p.body, p.opacity, p.contrast_ratio as "contrastRatio", p.sheen,
+  p.sheen_strength as "sheenStrength", p.strength, coalesce(p.lightfastness, '') as lightfastness,
+  coalesce(p.pigments, '{}') as pigments, p.swatch_hex as "swatchHex", p.tint_hex as "tintHex",
+  p.tint_white_share as "tintWhiteShare", p.wet_hex as "wetHex"`
+const HANGING = `
+  coalesce((select json_agg(json_build_object('role', a.role, 'rule', a.rule, 'reason', a.reason) order by a.role)
+            from paint_flag a where a.studio_id = m.studio_id and a.material_id = m.id), '[]') as flags,
+  coalesce((select json_agg(s.other_id order by s.other_id)
+            from paint_substitute s where s.studio_id = m.studio_id and s.material_id = m.id), '[]') as substitutes,
+  coalesce((select json_agg(json_build_object('paintId', s.paint_id, 'parts', s.parts) order by s.parts desc, s.paint_id)
+            from paint_stand_in s where s.studio_id = m.studio_id and s.material_id = m.id), '[]') as "standIn"`
 const FROM = `from material m
   left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
   left join medium md on md.studio_id = m.studio_id and md.material_id = m.id`
 
-/** Words of a search, each to be found in maker, line, name or pigments. */
-const words = (q: string) => q.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8)
-const like = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
-
-/** The drawer, filtered; sorted by maker, line and name. */
-export function listMaterials(tx: Tx, f: PaintFilter): Promise<MaterialRow[]> {
-  return tx.q<MaterialRow>(
-    `select ${COLUMNS} ${FROM}
-     where m.studio_id = $1 and m.kind = $2
-       and (m.archived_at is not null) = $3
-       and ($4 = '' or m.maker = $4) and ($5 = '' or p.body = $5) and ($6 = '' or p.opacity = $6)
-       and ($7 = '' or p.sheen = $7) and ($8 = '' or $8 = any (p.pigments))
-       and not exists (
-         select from unnest($9::text[]) as w
-         where not (m.maker_key || ' ' || m.line_key || ' ' || m.name_key || ' ' ||
-                    lower(array_to_string(coalesce(p.pigments, '{}'), ' '))) like w)
-     order by m.maker_key, m.line_key, m.name_key
-     limit 2000`,
-    [tx.studioId, f.kind, f.archived === 'yes', f.maker, f.body, f.opacity, f.sheen, f.pigment, words(f.q).map(like)],
-  )
-}
-
-/** Every material of the studio, archived too, for export. */
+/** Every material of the studio, those put away too; sorted by kind, maker, line and name. */
 export function allMaterials(tx: Tx): Promise<MaterialRow[]> {
   return tx.q<MaterialRow>(
-    `select ${COLUMNS} ${FROM} where m.studio_id = $1 and m.kind <> 'water' order by m.kind, m.maker_key, m.line_key, m.name_key`,
+    `with flag as (
+       select material_id, json_agg(json_build_object('role', role, 'rule', rule, 'reason', reason) order by role) as list
+       from paint_flag where studio_id = $1 group by 1
+     ), sub as (
+       select material_id, json_agg(other_id order by other_id) as list from paint_substitute where studio_id = $1 group by 1
+     ), stand as (
+       select material_id, json_agg(json_build_object('paintId', paint_id, 'parts', parts) order by parts desc, paint_id) as list
+       from paint_stand_in where studio_id = $1 group by 1
+     )
+     select ${COLUMNS}, coalesce(flag.list, '[]') as flags, coalesce(sub.list, '[]') as substitutes,
+       coalesce(stand.list, '[]') as "standIn"
+     ${FROM}
+     left join flag on flag.material_id = m.id left join sub on sub.material_id = m.id
+     left join stand on stand.material_id = m.id
+     where m.studio_id = $1 order by m.kind, m.maker_key, m.line_key, m.name_key`,
     [tx.studioId],
   )
 }
 
 /** One material. @throws NotFound */
 export async function findMaterial(tx: Tx, id: string): Promise<MaterialRow> {
-  const [row] = await tx.q<MaterialRow>(`select ${COLUMNS} ${FROM} where m.studio_id = $1 and m.id = $2`, [
+  const [row] = await tx.q<MaterialRow>(`select ${COLUMNS}, ${HANGING} ${FROM} where m.studio_id = $1 and m.id = $2`, [
     tx.studioId,
     id,
   ])
@@ -84,43 +98,98 @@ export async function findMaterial(tx: Tx, id: string): Promise<MaterialRow> {
   return row
 }
 
-export interface Choices {
-  readonly makers: string[]
-  readonly pigments: string[]
+/** What a form or an import would send to write this very row. */
+export function inputOf(m: MaterialRow): MaterialInput {
+  const shared = {
+    maker: m.maker,
+    line: m.line,
+    name: m.name,
+    densityGPerMl: m.densityGPerMl,
+    solids: m.solids,
+    containerUl: m.containerUl,
+    priceMinor: m.priceMinor,
+    lowUl: m.lowUl,
+    supplier: m.supplier,
+    barcode: m.barcode,
+    tags: [...m.tags],
+    discontinued: m.discontinued,
+    notes: m.notes,
+  }
+  if (m.kind === 'water')
+    return { ...shared, kind: 'water', thinner: m.thinner ?? 'distilled', waterShare: m.waterShare }
+  if (m.kind !== 'paint')
+    return {
+      ...shared,
+      kind: m.kind,
+      mediumKind: m.mediumKind!,
+      waterShare: m.waterShare,
+      effects: m.effects && [...m.effects],
+    }
+  return {
+    ...shared,
+    kind: 'paint',
+    body: m.body!,
+    opacity: m.opacity!,
+    contrastRatio: m.contrastRatio,
+    sheen: m.sheen!,
+    sheenStrength: m.sheenStrength!,
+    strength: m.strength!,
+    lightfastness: m.lightfastness,
+    pigments: [...m.pigments],
+    swatchHex: m.swatchHex!,
+    tintHex: m.tintHex,
+    tintWhiteShare: m.tintWhiteShare,
+    wetHex: m.wetHex,
+    flags: m.flags.map((f) => ({ ...f })) as never,
+    substitutes: [...m.substitutes],
+    standIn: m.standIn.map((s) => ({ ...s })),
+  }
 }
 
-/** What the filters offer. */
-export async function choices(tx: Tx): Promise<Choices> {
-  const makers = await tx.q<{ maker: string }>(
+/** A medium's effects: its own, or the usual ones of its kind. */
+export const effectsOf = (m: Pick<MaterialRow, 'effects' | 'mediumKind'>): EffectProfile =>
+  m.effects ?? EFFECTS_BY_KIND[m.mediumKind ?? 'pouring medium']
+
+/** Makers of the studio, for offering them while typing. */
+export async function makers(tx: Tx): Promise<string[]> {
+  const rows = await tx.q<{ maker: string }>(
     `select distinct maker from material where studio_id = $1 and maker <> '' order by maker`,
     [tx.studioId],
   )
-  const pigments = await tx.q<{ pigment: string }>(
-    `select distinct unnest(pigments) as pigment from paint where studio_id = $1 order by 1`,
-    [tx.studioId],
-  )
-  return { makers: makers.map((m) => m.maker), pigments: pigments.map((p) => p.pigment) }
+  return rows.map((r) => r.maker)
 }
 
-export interface ContainerRow {
-  readonly lotId: string
-  readonly label: string
-  readonly sizeUl: number
-  readonly priceMinor: number | null
-  readonly openedAt: string
-  readonly leftUl: number
+export interface Change {
+  readonly id: string
+  readonly revision: number
+  readonly at: string
+  readonly by: string | null
+  readonly before: MaterialInput | null
+  readonly after: MaterialInput
 }
 
-/** Bought containers of a material, newest first. */
-export function containersOf(tx: Tx, materialId: string): Promise<ContainerRow[]> {
-  return tx.q<ContainerRow>(
-    `select l.id as "lotId", l.label, l.size_ul as "sizeUl", l.price_minor as "priceMinor",
-       l.opened_at as "openedAt", coalesce(sum(c.ul), 0)::bigint as "leftUl"
-     from lot l
-     left join vessel_content c on c.studio_id = l.studio_id and c.lot_id = l.id
-       and exists (select from vessel v where v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container')
-     where l.studio_id = $1 and l.material_id = $2 and l.tracked
-     group by l.studio_id, l.id order by l.opened_at desc`,
+/** What was changed of a material, newest first. */
+export function changesOf(tx: Tx, materialId: string): Promise<Change[]> {
+  return tx.q<Change>(
+    `select c.id, c.revision, c.at, a.name as by, c.before, c.after
+     from material_change c left join account a on a.id = c.by
+     where c.studio_id = $1 and c.material_id = $2 order by c.revision desc limit 100`,
     [tx.studioId, materialId],
+  )
+}
+
+export interface PairNoteRow {
+  readonly aId: string
+  readonly bId: string
+  readonly verdict: 'together' | 'never' | 'surprising'
+  readonly note: string
+}
+
+/** The maker's own notes on pairs among some paints; all pairs that touch one paint where only one is given. */
+export function pairNotes(tx: Tx, ids: readonly string[]): Promise<PairNoteRow[]> {
+  return tx.q<PairNoteRow>(
+    `select a_id as "aId", b_id as "bId", verdict, note from pair_note
+     where studio_id = $1 and (a_id = any ($2) ${ids.length === 1 ? 'or' : 'and'} b_id = any ($2)) order by at desc`,
+    [tx.studioId, ids],
   )
 }

@@ -1,9 +1,9 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
 import { endPool } from '@/db/pool'
-import { allMaterials, choices, containersOf, findMaterial, listMaterials } from './queries'
-import { filterSchema, paintSchema, type PaintFilter, type PaintInput } from './schema'
-import { insertMaterial, updateMaterial } from './write'
+import { allMaterials, changesOf, effectsOf, findMaterial, inputOf, makers, pairNotes } from './queries'
+import { mediumSchema, paintSchema, type PaintInput } from './schema'
+import { insertMaterial, notePair, undoChange, updateMaterial, writeMaterials } from './write'
 
 afterAll(endPool)
 
@@ -23,33 +23,50 @@ const paint = (more: Partial<PaintInput> = {}): PaintInput =>
     ...more,
   })
 
-describe('the drawer', () => {
+describe('the catalogue', () => {
   it('takes a paint once, whatever its letters are', async () => {
     const studio = await makeStudio()
     expect(await studio.run((tx) => insertMaterial(tx, uuidv7(), paint()))).toBe(true)
     expect(await studio.run((tx) => insertMaterial(tx, uuidv7(), paint({ name: ' HERON grey ' })))).toBe(false)
     expect(await studio.run((tx) => insertMaterial(tx, uuidv7(), paint({ line: 'Soft' })))).toBe(true)
-    expect(await studio.run(allMaterials)).toHaveLength(2)
+    expect((await studio.run(allMaterials)).filter((m) => m.kind === 'paint')).toHaveLength(2)
+    expect(await studio.run(makers)).toEqual(['Sallow & Finch'])
   })
 
   it('keeps everything that is known about it', async () => {
     const studio = await makeStudio()
-    const id = uuidv7()
+    const [id, other, third] = [uuidv7(), uuidv7(), uuidv7()]
+    await studio.run((tx) => insertMaterial(tx, other, paint({ name: 'Titan' })))
+    await studio.run((tx) => insertMaterial(tx, third, paint({ name: 'Soot' })))
     const input = paint({
-      containerUl: 60_000,
-      priceMinor: 990,
-      notes: 'dries darker',
-      avoid: [{ role: 'top', reason: 'dull' }],
-    })
+      containerUl: 60_000, priceMinor: 990, lowUl: 20_000, notes: 'dries darker', supplier: 'Lockside', barcode: '4006381333931',
+      tags: ['sea', 'grey'], discontinued: true, contrastRatio: 0.9, opacity: 'semi-opaque', sheenStrength: 3, lightfastness: 'II',
+      tintHex: '#d0d1d2', tintWhiteShare: 0.9, wetHex: '#909396',
+      flags: [{ role: 'swipe', rule: 'only', reason: 'weak' }, { role: 'top', rule: 'avoid', reason: 'dull' }],
+      substitutes: [other], standIn: [{ paintId: third, parts: 2 }, { paintId: other, parts: 1.5 }],
+    }) // prettier-ignore
     await studio.run((tx) => insertMaterial(tx, id, input))
-    const { kind, ...rest } = input
-    expect(await studio.run((tx) => findMaterial(tx, id))).toMatchObject({
-      kind,
-      ...rest,
-      revision: 1,
-      archived: false,
-      onHandUl: null,
-    })
+    const row = await studio.run((tx) => findMaterial(tx, id))
+    expect(inputOf(row)).toEqual(input)
+    expect((await studio.run(allMaterials)).find((m) => m.id === id)).toEqual(row)
+  })
+
+  it('lets a measured contrast ratio set the opacity class', async () => {
+    const studio = await makeStudio()
+    const id = uuidv7()
+    await studio.run((tx) => insertMaterial(tx, id, paint({ opacity: 'transparent', contrastRatio: 0.985 })))
+    expect(await studio.run((tx) => findMaterial(tx, id))).toMatchObject({ opacity: 'opaque', contrastRatio: 0.985 })
+  })
+
+  it('gives a medium the usual effects of its kind until it has its own', async () => {
+    const studio = await makeStudio()
+    const id = uuidv7()
+    const medium = mediumSchema.validateSync({ kind: 'medium', name: 'Flow', mediumKind: 'conditioner', densityGPerMl: 1.03, solids: 0.25 }) // prettier-ignore
+    await studio.run((tx) => insertMaterial(tx, id, medium))
+    const usual = await studio.run((tx) => findMaterial(tx, id))
+    expect([usual.effects, effectsOf(usual)[1]]).toEqual([null, 3])
+    await studio.run((tx) => updateMaterial(tx, id, 1, { ...medium, effects: [0, 1, 2, 3, 0, 1, 2, 3, 0, 1] }))
+    expect(effectsOf(await studio.run((tx) => findMaterial(tx, id)))).toEqual([0, 1, 2, 3, 0, 1, 2, 3, 0, 1])
   })
 
   it('changes it at the revision it was opened with only, and its bottles’ colour with it', async () => {
@@ -67,65 +84,63 @@ describe('the drawer', () => {
         )
       )[0]!.colour_hex
     expect(await colour()).toBe('#8a8d8f')
-    await studio.run((tx) =>
-      updateMaterial(tx, id, 1, paint({ swatchHex: '#6b6e70', avoid: [{ role: 'swipe', reason: '' }] })),
-    )
+    const flags = [{ role: 'swipe' as const, rule: 'avoid' as const, reason: '' }]
+    await studio.run((tx) => updateMaterial(tx, id, 1, paint({ swatchHex: '#6b6e70', flags })))
     expect(await colour()).toBe('#6b6e70')
     await expect(studio.run((tx) => updateMaterial(tx, id, 1, paint({ name: 'Late' })))).rejects.toMatchObject({
       code: 'Conflict',
     })
-    const now = await studio.run((tx) => findMaterial(tx, id))
-    expect(now).toMatchObject({ name: 'Heron Grey', revision: 2, avoid: [{ role: 'swipe', reason: '' }] })
+    expect(await studio.run((tx) => findMaterial(tx, id))).toMatchObject({ name: 'Heron Grey', revision: 2, flags })
   })
 
-  it('is searched by every word in any field, and filtered by each', async () => {
+  it('keeps who changed what, and puts it back as it was', async () => {
     const studio = await makeStudio()
-    await studio.run(async (tx) => {
-      await insertMaterial(tx, uuidv7(), paint())
-      await insertMaterial(
-        tx,
-        uuidv7(),
-        paint({
-          name: 'Cobble Blue',
-          maker: 'Kvarnby Colour',
-          body: 'fluid',
-          sheen: 'gloss',
-          opacity: 'transparent',
-          pigments: ['PB28'],
-        }),
-      )
-      await insertMaterial(tx, uuidv7(), paint({ name: '100% Red', pigments: ['PR254'] }))
-    })
-    const names = async (filter: Partial<PaintFilter>) =>
-      (await studio.run((tx) => listMaterials(tx, filterSchema.cast(filter)))).map((m) => m.name)
-    expect(await names({})).toEqual(['Cobble Blue', '100% Red', 'Heron Grey'])
-    expect(await names({ q: 'finch pbk7' })).toEqual(['Heron Grey'])
-    expect(await names({ q: 'HEAVY blue' })).toEqual(['Cobble Blue'])
-    expect(await names({ q: '0%' })).toEqual(['100% Red'])
-    expect(await names({ q: "' or 1=1 --" })).toEqual([])
-    expect(await names({ body: 'fluid' })).toEqual(['Cobble Blue'])
-    expect(await names({ opacity: 'opaque' })).toEqual(['100% Red', 'Heron Grey'])
-    expect(await names({ sheen: 'gloss' })).toEqual(['Cobble Blue'])
-    expect(await names({ pigment: 'PR254' })).toEqual(['100% Red'])
-    expect(await names({ maker: 'Kvarnby Colour' })).toEqual(['Cobble Blue'])
-    expect(await names({ archived: 'yes' })).toEqual([])
-    expect(await studio.run(choices)).toEqual({
-      makers: ['Kvarnby Colour', 'Sallow & Finch'],
-      pigments: ['PB28', 'PBk7', 'PR254', 'PW6'],
-    })
-  })
-
-  it('counts what open containers still hold', async () => {
-    const studio = await makeStudio()
-    const id = await studio.paint('Teal')
-    await studio.container(id, 60_000, 900, new Date('2026-01-01'))
-    await studio.container(id, 40_000, null, new Date('2026-02-01'))
-    await studio.bottle('B', [{ materialId: id, ul: 70_000 }])
-    expect((await studio.run((tx) => findMaterial(tx, id))).onHandUl).toBe(30_000)
-    const containers = await studio.run((tx) => containersOf(tx, id))
-    expect(containers.map((c) => [c.sizeUl, c.leftUl, c.priceMinor])).toEqual([
-      [40_000, 30_000, null],
-      [60_000, 0, 900],
+    const id = uuidv7()
+    await studio.run((tx) => insertMaterial(tx, id, paint({ tags: ['sea'] })))
+    await studio.run((tx) => updateMaterial(tx, id, 1, paint({ priceMinor: 1290, tags: [] })))
+    const [second, first] = await studio.run((tx) => changesOf(tx, id))
+    expect([first!.before, first!.revision, second!.before, second!.after]).toEqual([
+      null,
+      1,
+      paint({ tags: ['sea'] }),
+      paint({ priceMinor: 1290, tags: [] }),
     ])
+    await studio.run((tx) => undoChange(tx, id, second!.id))
+    expect(inputOf(await studio.run((tx) => findMaterial(tx, id)))).toEqual(paint({ tags: ['sea'] }))
+    expect(await studio.run((tx) => changesOf(tx, id))).toHaveLength(3)
+    await expect(studio.run((tx) => undoChange(tx, id, first!.id))).rejects.toThrow('how it came into the drawer')
+    await expect(studio.run((tx) => undoChange(tx, id, uuidv7()))).rejects.toMatchObject({ code: 'NotFound' })
+  })
+
+  it('writes many at once and says which it could not', async () => {
+    const studio = await makeStudio()
+    const [a, b, c] = [uuidv7(), uuidv7(), uuidv7()]
+    await studio.run((tx) => insertMaterial(tx, a, paint()))
+    const written = await studio.run((tx) =>
+      writeMaterials(tx, [
+        { id: a, revision: 1, before: paint(), after: paint({ priceMinor: 5 }) },
+        { id: b, revision: 0, before: null, after: paint({ name: 'New' }) },
+        { id: c, revision: 0, before: null, after: paint({ name: 'heron GREY' }) },
+      ]),
+    )
+    expect(written).toEqual(new Set([a, b]))
+  })
+})
+
+describe('pair notes', () => {
+  it('are one to a pair, whichever way round, and can be taken back', async () => {
+    const studio = await makeStudio()
+    const [a, b] = [await studio.paint('Violet'), await studio.paint('Yellow')]
+    const say = (paintId: string, otherId: string, verdict: 'never' | 'surprising' | null, note = '') =>
+      studio.run((tx) => notePair(tx, { paintId, otherId, verdict, note }))
+    await say(a, b, 'never', 'mud')
+    await say(b, a, 'surprising', 'it sang')
+    const notes = await studio.run((tx) => pairNotes(tx, [a]))
+    expect(notes).toMatchObject([{ verdict: 'surprising', note: 'it sang' }])
+    expect(await studio.run((tx) => pairNotes(tx, [a, b]))).toEqual(notes)
+    await say(a, b, null)
+    expect(await studio.run((tx) => pairNotes(tx, [b]))).toEqual([])
+    await expect(say(a, a, 'never')).rejects.toThrow('two different')
+    await expect(say(a, uuidv7(), 'never')).rejects.toMatchObject({ code: 'NotFound' })
   })
 })

@@ -11,6 +11,7 @@ import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { type UnitSystem } from '@/core/quantity/parse'
 import type { PlanWithParts } from '@/db/plans'
+import type { StockedSurface } from '@/db/surfaces'
 import { Cup } from '@/ui/Cup'
 import { Chip } from '@/ui/Drawdown'
 import { Notice } from '@/ui/Notice'
@@ -30,7 +31,9 @@ export function PlanEditor({
   chosen,
   units,
   currency,
+  surfaces,
 }: {
+  surfaces: readonly StockedSurface[]
   plan?: PlanWithParts
   bottles: PricedBottle[]
   chosen: readonly string[]
@@ -116,7 +119,7 @@ export function PlanEditor({
         }}
         className="plan-grid"
       >
-        <SurfacePanel f={f} change={change} reading={reading} units={units} colours={layers} />
+        <SurfacePanel f={f} change={change} reading={reading} units={units} colours={layers} surfaces={surfaces} />
         <div className="grid">
           <section className="panel" aria-label="Cup">
             <h2>In the cup</h2>

@@ -6,7 +6,8 @@ import { type UnitSystem } from '@/core/quantity/parse'
 import { COVERAGE_SOURCE } from '@/core/surface/coverage'
 import { Notice } from '@/ui/Notice'
 import { SurfacePicture } from '@/ui/SurfacePicture'
-import { type Fields, type Reading } from './planDraft'
+import type { StockedSurface } from '@/db/surfaces'
+import { shelfFields, type Fields, type Reading } from './planDraft'
 
 /** Title, technique, the surface to scale, and how much the cup holds for it. */
 export function SurfacePanel({
@@ -15,13 +16,16 @@ export function SurfacePanel({
   reading,
   units,
   colours,
+  surfaces,
 }: {
+  surfaces: readonly StockedSurface[]
   colours: readonly { hex: string; ul: number }[]
   f: Fields
   change: (p: Partial<Fields>) => void
   reading: Reading
   units: UnitSystem
 }) {
+  const stocked = surfaces.find((s) => s.id === f.surfaceStockId)
   return (
     <section className="panel" aria-label="Surface">
       <label className="field">
@@ -38,6 +42,34 @@ export function SurfacePanel({
           options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
         />
       </label>
+      {surfaces.length ? (
+        <label className="field">
+          <span>From the shelf</span>
+          <Select
+            aria-label="Surface from the shelf"
+            value={f.surfaceStockId}
+            style={{ width: '100%' }}
+            onChange={(id) =>
+              change(
+                shelfFields(
+                  surfaces.find((s) => s.id === id),
+                  f.count,
+                  units === 'us',
+                ),
+              )
+            }
+            options={[
+              { value: '', label: 'another surface' },
+              ...surfaces.map((s) => ({ value: s.id, label: `${s.name}, ${s.onHand} on the shelf` })),
+            ]}
+          />
+        </label>
+      ) : null}
+      {stocked && stocked.onHand < f.count ? (
+        <Notice kind="warning">
+          Only {stocked.onHand} of {stocked.name} are on the shelf. Book a pack, or plan fewer pieces.
+        </Notice>
+      ) : null}
       <Segmented
         block
         value={f.shape}

@@ -8,6 +8,7 @@ import { MM_PER_INCH } from '@/core/quantity/units'
 import { type Surface } from '@/core/surface/area'
 import { cupUl } from '@/core/surface/coverage'
 import type { PlanWithParts } from '@/db/plans'
+import type { StockedSurface } from '@/db/surfaces'
 import { coverageOf, surfaceOf } from './shapes'
 import type { PlanInput } from './schema'
 
@@ -25,6 +26,8 @@ export interface Fields {
   wet: string
   runOff: string
   surfaceCost: string
+  /** Kind of surface on the shelf, or ''. */
+  surfaceStockId: string
   cup: { vesselId: string; parts: string }[]
   apart: Record<Apart, { vesselId: string; amount: string }>
   notes: string
@@ -50,6 +53,7 @@ export function startFields(plan: PlanWithParts | undefined, chosen: readonly st
       wet: '1.2',
       runOff: '25',
       surfaceCost: '',
+      surfaceStockId: '',
       cup: chosen.map((vesselId) => ({ vesselId, parts: '1' })),
       apart,
       notes: '',
@@ -68,9 +72,23 @@ export function startFields(plan: PlanWithParts | undefined, chosen: readonly st
     wet: c.kind === 'film' ? String(c.wetMm) : '1.2',
     runOff: c.kind === 'film' ? String(c.runOffShare * 100) : '25',
     surfaceCost: plan.surfaceCostMinor ? (plan.surfaceCostMinor / 100).toFixed(2) : '',
+    surfaceStockId: plan.surfaceStockId ?? '',
     cup: plan.parts.filter((p) => p.use === 'cup').map((p) => ({ vesselId: p.vesselId, parts: String(p.parts) })),
     apart,
     notes: plan.notes,
+  }
+}
+
+/** Fields of a surface from the shelf: its size, its edge, and what one costs times how many. */
+export function shelfFields(s: StockedSurface | undefined, count: number, us: boolean): Partial<Fields> {
+  if (!s) return { surfaceStockId: '' }
+  return {
+    surfaceStockId: s.id,
+    shape: s.shape,
+    size:
+      s.shape === 'round' ? lengthText(s.diameterMm, us) : `${sideText(s.lengthMm, us)} x ${lengthText(s.widthMm, us)}`,
+    edge: lengthText(s.edgeMm, us),
+    ...(s.eachMinor === null ? {} : { surfaceCost: ((s.eachMinor * count) / 100).toFixed(2) }),
   }
 }
 
@@ -99,6 +117,7 @@ function read(id: string, f: Fields, units: UnitSystem): PlanInput {
       runOffShare: number(f.runOff, 'the run-off') / 100,
     },
     surfaceCostMinor: f.surfaceCost.trim() ? parseMoneyMinor(f.surfaceCost) : 0,
+    surfaceStockId: f.surfaceStockId || null,
     cup: f.cup
       .filter((c) => c.vesselId)
       .map((c) => ({ vesselId: c.vesselId, parts: c.parts.trim() ? number(c.parts, 'a share') : 0 })),

@@ -43,6 +43,8 @@ export const planSchema = object({
     wetMm: mm('The wet film').max(20, 'A wet film above 20 mm is not a film. Check the unit.').default(1.2),
     runOffShare: number().min(0).max(3, 'A run-off above 300 % is not one. Type a share like 0.25.').default(0.25),
   }).required(),
+  /** The kind of surface on the shelf it is poured on, if it is from there. */
+  surfaceStockId: idSchema.nullable().notRequired().default(null),
   surfaceCostMinor: number().integer().min(0).max(1e8, 'That price is too high to be one. Check it.').required(),
   cup: array(
     object({

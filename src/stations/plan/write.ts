@@ -16,11 +16,12 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
   const parts = planParts(cup, plan.cup, plan.apart)
   if (parts.length === 0) throw new Invalid('The plan uses no bottle yet. Choose one, and give it a share.')
   const written = await tx.q(
-    `insert into plan (studio_id, id, title, technique, surface, coverage, surface_cost_minor, cup_ul, notes)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
+    `insert into plan (studio_id, id, title, technique, surface, coverage, surface_cost_minor, cup_ul, notes, surface_stock_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
      on conflict (studio_id, id) do update set title = excluded.title, technique = excluded.technique,
        surface = excluded.surface, coverage = excluded.coverage, surface_cost_minor = excluded.surface_cost_minor,
-       cup_ul = excluded.cup_ul, notes = excluded.notes, updated_at = now()
+       cup_ul = excluded.cup_ul, notes = excluded.notes,
+       surface_stock_id = excluded.surface_stock_id, updated_at = now()
      where plan.poured_at is null returning 1`,
     [
       tx.studioId,
@@ -32,6 +33,7 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
       plan.surfaceCostMinor,
       cup,
       plan.notes,
+      plan.surfaceStockId ?? null,
     ],
   )
   if (written.length === 0) throw new Conflict('This plan has been poured already. Make a new plan instead.')

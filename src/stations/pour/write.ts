@@ -1,6 +1,7 @@
 import { Conflict } from '@/core/errors'
 import { pour } from '@/db/ledger'
 import { findPlan } from '@/db/plans'
+import { takeSurfaces } from '@/db/surfaces'
 import type { Tx } from '@/db/withStudio'
 import type { PourInput } from './schema'
 
@@ -49,5 +50,6 @@ export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ p
     plan.id,
     at ?? null,
   ])
+  if (plan.surfaceStockId) await takeSurfaces(tx, plan.surfaceStockId, plan.surface.count, input.requestId, plan.title)
   return { pieceId: input.pieceId }
 }

@@ -8,7 +8,11 @@ import { firstValues, type Search } from '@/ui/search'
 export const metadata: Metadata = { title: 'Formulas' }
 
 export default async function Formulas({ searchParams }: { searchParams: Search }) {
-  const chosen = (firstValues(await searchParams).paints ?? '').split(',')
+  const { paints: ids = '', parts = '' } = firstValues(await searchParams)
+  const amounts = parts.split(',')
+  const chosen = ids
+    .split(',')
+    .map((id, i) => ({ id, parts: /^\d+(\.\d+)?$/.test(amounts[i] ?? '') ? amounts[i]! : '1' }))
   const { paints, bottles } = await inStudio(async (tx) => ({
     paints: (await listMixable(tx)).filter((m) => m.kind === 'paint'),
     bottles: await bottlesInUse(tx),
@@ -18,6 +22,6 @@ export default async function Formulas({ searchParams }: { searchParams: Search 
     .slice(0, 30)
     .map((b) => ({ bottleId: b.id, label: b.label, hex: b.hex, paints: b.recipe.paints }))
   return (
-    <FormulaDesk paints={paints} chosen={chosen.filter((id) => paints.some((p) => p.id === id))} bottled={bottled} />
+    <FormulaDesk paints={paints} chosen={chosen.filter((c) => paints.some((p) => p.id === c.id))} bottled={bottled} />
   )
 }

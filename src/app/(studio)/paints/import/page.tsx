@@ -1,18 +1,19 @@
 import type { Metadata } from 'next'
 import { sessionOrDoor } from '@/session/current'
-import { COLUMNS } from '@/stations/paints/csv'
-import { ImportCsv } from '@/stations/paints/ImportCsv'
+import { ImportFile } from '@/stations/paints/exchange/ImportFile'
+import { PaintsNav } from '@/stations/paints/PaintsNav'
 
-export const metadata: Metadata = { title: 'Import paints' }
+export const metadata: Metadata = { title: 'Bring in' }
 
 export default async function Import() {
   await sessionOrDoor()
   return (
     <>
       <div className="head">
-        <h1>Import paints</h1>
+        <h1>Bring in a list</h1>
       </div>
-      <ImportCsv columns={COLUMNS} />
+      <PaintsNav here="/paints/import" />
+      <ImportFile />
     </>
   )
 }

@@ -1,24 +1,32 @@
 import type { Metadata } from 'next'
 import { studioFacts } from '@/db/studio'
 import { inStudio } from '@/session/current'
-import { MaterialForm } from '@/stations/paints/MaterialForm'
-import { choices } from '@/stations/paints/queries'
+import { MaterialForm } from '@/stations/paints/card/MaterialForm'
+import { shelfOf } from '@/stations/paints/drawer/catalogue'
+import { makers } from '@/stations/paints/queries'
 import { firstValues, type Search } from '@/ui/search'
 
 export const metadata: Metadata = { title: 'Add a paint' }
 
-export default async function NewPaint({ searchParams }: { searchParams: Search }) {
-  const kind = firstValues(await searchParams).kind === 'medium' ? 'medium' : 'paint'
-  const { units, makers } = await inStudio(async (tx) => ({
+const TITLES = { paint: 'Add a paint', medium: 'Add a medium', water: 'Add a thinner' } as const
+
+export default async function NewMaterial({ searchParams }: { searchParams: Search }) {
+  const wanted = firstValues(await searchParams).kind
+  const kind = wanted === 'medium' || wanted === 'water' ? wanted : 'paint'
+  const props = await inStudio(async (tx) => ({
     units: (await studioFacts(tx)).units,
-    makers: (await choices(tx)).makers,
+    makers: await makers(tx),
+    paints: (await shelfOf(tx, false)).rows.map((p) => ({
+      id: p.id,
+      label: [p.name, p.maker].filter(Boolean).join(' · '),
+    })),
   }))
   return (
     <>
       <div className="head">
-        <h1>{kind === 'paint' ? 'Add a paint' : 'Add a medium'}</h1>
+        <h1>{TITLES[kind]}</h1>
       </div>
-      <MaterialForm kind={kind} units={units} makers={makers} />
+      <MaterialForm kind={kind} {...props} />
     </>
   )
 }

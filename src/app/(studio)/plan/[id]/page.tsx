@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { findPlan } from '@/db/plans'
 import { studioFacts } from '@/db/studio'
+import { listSurfaces } from '@/db/surfaces'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
 import { PlanEditor } from '@/stations/plan/PlanEditor'
@@ -13,10 +14,11 @@ export const metadata: Metadata = { title: 'Plan' }
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   if (!isId(id)) notFound()
-  const { plan, bottles, studio } = await inStudio(async (tx) => ({
+  const { plan, bottles, studio, surfaces } = await inStudio(async (tx) => ({
     plan: await findPlan(tx, id),
     bottles: await pricedBottles(tx),
     studio: await studioFacts(tx),
+    surfaces: await listSurfaces(tx),
   })).catch(orNotFound)
   return (
     <PlanEditor
@@ -26,6 +28,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       chosen={[]}
       units={studio.units}
       currency={studio.currency}
+      surfaces={surfaces}
     />
   )
 }

@@ -1,0 +1,47 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { studioFacts } from '@/db/studio'
+import { isId } from '@/db/withStudio'
+import { inStudio } from '@/session/current'
+import { SideBySide } from '@/stations/paints/compare/SideBySide'
+import { shelfOf } from '@/stations/paints/drawer/catalogue'
+import { pairNotes } from '@/stations/paints/queries'
+import { PaintsNav } from '@/stations/paints/PaintsNav'
+import { EmptyState } from '@/ui/Notice'
+import { firstValues, type Search } from '@/ui/search'
+
+export const metadata: Metadata = { title: 'Side by side' }
+
+export default async function Compare({ searchParams }: { searchParams: Search }) {
+  const ids = [...new Set((firstValues(await searchParams).ids ?? '').split(',').filter(isId))].slice(0, 12)
+  const { paints, notes, currency } = await inStudio(async (tx) => {
+    const shelves = [await shelfOf(tx, false), await shelfOf(tx, true)]
+    const paints = ids.flatMap((id) => shelves.flatMap((s) => s.rows[s.index.get(id) ?? -1] ?? []))
+    return {
+      paints,
+      notes: paints.length > 1 ? await pairNotes(tx, ids) : [],
+      currency: (await studioFacts(tx)).currency,
+    }
+  })
+  return (
+    <>
+      <div className="head">
+        <h1>
+          Side by side <span className="sub">{paints.length} paints</span>
+        </h1>
+      </div>
+      <PaintsNav here="/paints" />
+      {paints.length < 2 ? (
+        <EmptyState title="Put paints on the tray first">
+          Two or more paints on the tray can be laid side by side.
+          <br />
+          <Link className="go" href="/paints">
+            To the drawer
+          </Link>
+        </EmptyState>
+      ) : (
+        <SideBySide paints={paints} notes={notes} currency={currency} />
+      )}
+    </>
+  )
+}

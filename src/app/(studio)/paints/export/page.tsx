@@ -1,0 +1,40 @@
+import type { Metadata } from 'next'
+import { sessionOrDoor } from '@/session/current'
+import { FORMATS } from '@/stations/paints/exchange/export'
+import { PaintsNav } from '@/stations/paints/PaintsNav'
+
+export const metadata: Metadata = { title: 'Take out' }
+
+const NAMES = { csv: 'CSV', xlsx: 'XLSX', json: 'JSON', gpl: 'GIMP palette', cxf: 'CxF3' } as const
+
+export default async function Export() {
+  await sessionOrDoor()
+  return (
+    <>
+      <div className="head">
+        <h1>Take the drawer out</h1>
+      </div>
+      <PaintsNav here="/paints/export" />
+      <div className="panel" style={{ maxWidth: 760 }}>
+        <table className="sheet">
+          <tbody>
+            {Object.entries(FORMATS).map(([format, [, what]]) => (
+              <tr key={format} style={{ height: 68 }}>
+                <td style={{ width: 220 }}>
+                  <a className="go second" href={`/paints/export/${format}`} download>
+                    {NAMES[format as keyof typeof NAMES]}
+                  </a>
+                </td>
+                <td>{what}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="muted" style={{ margin: '12px 0 0' }}>
+          CSV, XLSX and JSON come back unchanged under Bring in. No cell begins like a formula, so a spreadsheet runs
+          nothing.
+        </p>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,56 @@
+import type { Metadata } from 'next'
+import Link from 'next/link'
+import { perMl } from '@/core/purchase/cost'
+import { onHand } from '@/db/stock'
+import { studioFacts } from '@/db/studio'
+import { inStudio } from '@/session/current'
+import { BlendDesk } from '@/stations/paints/mediums/BlendDesk'
+import { MediumCards } from '@/stations/paints/mediums/MediumCards'
+import { PaintsNav } from '@/stations/paints/PaintsNav'
+import { allMaterials, effectsOf } from '@/stations/paints/queries'
+
+export const metadata: Metadata = { title: 'Mediums' }
+
+export default async function Mediums() {
+  const { rows, held, currency } = await inStudio(async (tx) => ({
+    rows: (await allMaterials(tx)).filter((m) => m.kind !== 'paint' && !m.archived),
+    held: await onHand(tx),
+    currency: (await studioFacts(tx)).currency,
+  }))
+  const mediums = rows.filter((m) => m.kind !== 'water')
+  return (
+    <>
+      <div className="head">
+        <h1>
+          Mediums{' '}
+          <span className="sub">
+            {mediums.length} {mediums.length === 1 ? 'medium' : 'mediums'}, {rows.length - mediums.length} thinners
+          </span>
+        </h1>
+        <Link className="go second" href="/paints/new?kind=water">
+          Add a thinner
+        </Link>
+        <Link className="go" href="/paints/new?kind=medium" data-key="n">
+          Add a medium
+        </Link>
+      </div>
+      <PaintsNav here="/paints/mediums" />
+      <MediumCards rows={rows} held={held} currency={currency} />
+      {mediums.length ? (
+        <div style={{ marginTop: 22 }}>
+          <BlendDesk
+            currency={currency}
+            mediums={mediums.map((m) => ({
+              id: m.id,
+              name: m.name,
+              effects: effectsOf(m),
+              densityGPerMl: m.densityGPerMl,
+              solids: m.solids,
+              perMl: m.priceMinor !== null && m.containerUl ? perMl(m.priceMinor, m.containerUl) : null,
+            }))}
+          />
+        </div>
+      ) : null}
+    </>
+  )
+}

@@ -1,0 +1,43 @@
+import type { Metadata } from 'next'
+import { studioFacts } from '@/db/studio'
+import { inStudio } from '@/session/current'
+import { PaintsNav } from '@/stations/paints/PaintsNav'
+import { BoxedSet } from '@/stations/paints/stock/BoxedSet'
+import { leagueEntries } from '@/stations/paints/stock/leagueEntries'
+import { PaintingCosts } from '@/stations/paints/stock/PaintingCosts'
+import { PriceLeague } from '@/stations/paints/stock/PriceLeague'
+import { allOffers, pricedMediums, pricedPaints } from '@/stations/paints/stock/queries'
+import { RunningOut } from '@/stations/paints/stock/RunningOut'
+
+export const metadata: Metadata = { title: 'Prices' }
+
+export default async function Prices() {
+  const now = new Date()
+  const { paints, mediums, offers, studio } = await inStudio(async (tx) => ({
+    paints: await pricedPaints(tx, now),
+    mediums: await pricedMediums(tx),
+    offers: await allOffers(tx),
+    studio: await studioFacts(tx),
+  }))
+  const { currency, units } = studio
+  return (
+    <>
+      <div className="head">
+        <h1>
+          Prices <span className="sub">per ml, per ml mixed, per painting</span>
+        </h1>
+      </div>
+      <PaintsNav here="/paints/prices" />
+      <div className="grid">
+        <PaintingCosts paints={paints} mediums={mediums} currency={currency} units={units} />
+        <PriceLeague
+          entries={leagueEntries(paints, offers, now.toISOString().slice(0, 10))}
+          mediums={mediums}
+          currency={currency}
+        />
+        <RunningOut paints={paints} now={now} />
+        <BoxedSet paints={paints} currency={currency} units={units} />
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,27 @@
+import type { Metadata } from 'next'
+import { studioFacts } from '@/db/studio'
+import { listSurfaces } from '@/db/surfaces'
+import { inStudio } from '@/session/current'
+import { PaintsNav } from '@/stations/paints/PaintsNav'
+import { SurfaceShelf } from '@/stations/paints/surfaces/SurfaceShelf'
+
+export const metadata: Metadata = { title: 'Surfaces' }
+
+export default async function Surfaces() {
+  const { surfaces, studio } = await inStudio(async (tx) => ({
+    surfaces: await listSurfaces(tx),
+    studio: await studioFacts(tx),
+  }))
+  const count = surfaces.reduce((sum, s) => sum + s.onHand, 0)
+  return (
+    <>
+      <div className="head">
+        <h1>
+          Surfaces <span className="sub">{count} on the shelf</span>
+        </h1>
+      </div>
+      <PaintsNav here="/paints/surfaces" />
+      <SurfaceShelf surfaces={surfaces} currency={studio.currency} units={studio.units} />
+    </>
+  )
+}

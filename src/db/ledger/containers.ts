@@ -1,0 +1,94 @@
+import { Conflict, Invalid, NotEnough } from '@/core/errors'
+import { formatMl } from '@/core/quantity/format'
+import { contentUl } from '@/core/vessel/content'
+import type { Tx } from '../withStudio'
+import { book, type Booked } from './book'
+import { sink } from './lots'
+
+export interface WeighContainer {
+  readonly requestId: string
+  readonly vesselId: string
+  readonly grossMg: number
+  readonly tareMg: number
+  /** Where a loss went: used without being booked, or lost. */
+  readonly lost: 'used' | 'spilled'
+}
+
+/**
+ * Books a bought container by weight: remaining = (gross − tare) ÷ density. A loss goes where the maker says, too much
+ * is a measuring gain.
+ * @throws Invalid when the scale shows less than the empty container, or nothing is in it by the books; NotFound
+ */
+export async function weighContainer(tx: Tx, w: WeighContainer): Promise<Booked> {
+  if (w.grossMg < w.tareMg)
+    throw new Invalid('The scale shows less than the empty container weighs. Check the tare, or weigh again.', 'gross')
+  const into = await sink(tx, w.lost === 'used' ? 'out' : 'waste')
+  const facts = await factsOf(tx, w.vesselId)
+  return book(tx, {
+    kind: 'weigh-in',
+    requestId: w.requestId,
+    payload: { vesselId: w.vesselId, grossMg: w.grossMg, tareMg: w.tareMg, lost: w.lost },
+    vessels: [w.vesselId],
+    sinks: [into],
+    note: `${w.grossMg / 1000} g gross, ${w.tareMg / 1000} g tare`,
+    decide(held) {
+      const { content } = held(w.vesselId)
+      const diff = Math.round((w.grossMg - w.tareMg) / facts.density) - contentUl(content)
+      if (diff > 0) return [{ lotId: facts.lotId, from: null, to: w.vesselId, ul: diff }]
+      return diff < 0 ? [{ lotId: facts.lotId, from: w.vesselId, to: into, ul: -diff }] : []
+    },
+  })
+}
+
+export interface FinishContainer {
+  readonly requestId: string
+  readonly vesselId: string
+  /** What still sticks in it: it stays there, and counts as on hand no more. */
+  readonly residueUl: number
+}
+
+/**
+ * Closes a container: what it holds by the books beyond the residue was used without being booked.
+ * @throws NotEnough when the residue is more than it holds; Conflict when it is finished already
+ */
+export async function finishContainer(tx: Tx, f: FinishContainer): Promise<Booked> {
+  const out = await sink(tx, 'out')
+  const facts = await factsOf(tx, f.vesselId)
+  const booked = await book(tx, {
+    kind: 'finish',
+    requestId: f.requestId,
+    payload: { vesselId: f.vesselId, residueUl: f.residueUl },
+    vessels: [f.vesselId],
+    sinks: [out],
+    note: `${formatMl(f.residueUl)} of residue`,
+    decide(held) {
+      const { content, label } = held(f.vesselId)
+      if (facts.finished) throw new Conflict(`${label} is finished already.`)
+      const haveUl = contentUl(content)
+      if (f.residueUl > haveUl)
+        throw new NotEnough(
+          `${label} holds ${formatMl(haveUl)} by the books, less than the residue. Weigh it in first.`,
+          { vesselId: f.vesselId, haveUl, needUl: f.residueUl },
+        )
+      return [{ lotId: facts.lotId, from: f.vesselId, to: out, ul: haveUl - f.residueUl }]
+    },
+  })
+  if (!booked.replayed)
+    await tx.q('update lot set finished_at = now() where studio_id = $1 and id = $2', [tx.studioId, facts.lotId])
+  return booked
+}
+
+/** The lot a container was bought with. @throws Invalid when the vessel is not a container of this studio */
+async function factsOf(tx: Tx, vesselId: string): Promise<{ lotId: string; density: number; finished: boolean }> {
+  const [row] = await tx.q<{ lot_id: string; density: number; finished: boolean }>(
+    `select l.id as lot_id, m.density_g_per_ml as density, l.finished_at is not null as finished
+     from vessel v
+     join vessel_content c on c.studio_id = v.studio_id and c.vessel_id = v.id
+     join lot l on l.studio_id = c.studio_id and l.id = c.lot_id and l.tracked
+     join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     where v.studio_id = $1 and v.id = $2 and v.kind = 'container'`,
+    [tx.studioId, vesselId],
+  )
+  if (!row) throw new Invalid('That is not a container of this studio. Reload and choose again.')
+  return { lotId: row.lot_id, density: row.density, finished: row.finished }
+}

@@ -1,0 +1,80 @@
+'use client'
+
+import { Button } from 'antd'
+import { useRouter } from 'next/navigation'
+import { dayAndTime } from '@/ui/dates'
+import { Notice } from '@/ui/Notice'
+import { useSend } from '@/ui/useSend'
+import { undoChangeAction } from '../actions'
+import { cellsOf } from '../exchange/fields'
+import { differences } from '../exchange/table'
+import type { Change } from '../queries'
+
+/** Who changed what of a material, and when; each change can be made undone. */
+export function History({ materialId, changes, zone }: { materialId: string; changes: Change[]; zone: string }) {
+  const { send, pending, refusal } = useSend<null>()
+  const router = useRouter()
+  return (
+    <section className="panel" aria-label="History">
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+      <table className="sheet">
+        <thead>
+          <tr>
+            <th>When</th>
+            <th>Who</th>
+            <th>What</th>
+            <th>Was</th>
+            <th>Became</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {changes.flatMap((c) => {
+            const columns = c.before ? differences(c.before, c.after) : []
+            const [was, is] = [c.before && cellsOf(c.before), cellsOf(c.after)]
+            const lines = c.before ? columns : [undefined]
+            return lines.map((column, i) => (
+              <tr key={`${c.id} ${column}`}>
+                <td>{i === 0 ? dayAndTime(c.at, zone) : ''}</td>
+                <td>{i === 0 ? (c.by ?? 'the studio') : ''}</td>
+                <td>{column ? column.replaceAll('_', ' ') : 'came into the drawer'}</td>
+                <td>{column ? <Cell column={column} text={was?.[column]} /> : null}</td>
+                <td>{column ? <Cell column={column} text={is[column]} /> : null}</td>
+                <td className="num">
+                  {i === 0 && c.before ? (
+                    <Button
+                      loading={pending}
+                      onClick={() =>
+                        send(
+                          () => undoChangeAction({ materialId, changeId: c.id }),
+                          () => router.refresh(),
+                          'Put back as it was',
+                        )
+                      }
+                    >
+                      Undo
+                    </Button>
+                  ) : null}
+                </td>
+              </tr>
+            ))
+          })}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+const COLOURS = new Set(['swatch', 'tint', 'wet'])
+
+function Cell({ column, text }: { column: string; text: string | undefined }) {
+  if (!text) return <i className="muted">empty</i>
+  return COLOURS.has(column) ? (
+    <span className="chipline">
+      <span style={{ width: 28, height: 28, background: text, borderRadius: 4 }} />
+      {text}
+    </span>
+  ) : (
+    text
+  )
+}

@@ -1,0 +1,99 @@
+'use client'
+
+import { Button, Input, Select } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { Chip } from '@/ui/Drawdown'
+import { Notice } from '@/ui/Notice'
+import { useSend } from '@/ui/useSend'
+import { notePairAction } from '../actions'
+import { VERDICTS, type Verdict } from '../verdicts'
+
+export interface PairShown {
+  readonly otherId: string
+  readonly other: string
+  readonly hex: string
+  readonly sheen: string
+  readonly verdict: Verdict
+  readonly note: string
+}
+
+/** The maker's own word on this paint beside others; it goes before anything computed. */
+export function PairNotes({
+  paintId,
+  notes,
+  paints,
+}: {
+  paintId: string
+  notes: readonly PairShown[]
+  paints: readonly { id: string; label: string }[]
+}) {
+  const [otherId, setOtherId] = useState<string>()
+  const [verdict, setVerdict] = useState<Verdict>('together')
+  const [note, setNote] = useState('')
+  const { send, pending, refusal } = useSend<null>()
+  const router = useRouter()
+  const save = (input: { otherId: string | undefined; verdict: Verdict | null; note: string }) =>
+    send(
+      () => notePairAction({ paintId, ...input }),
+      () => {
+        setOtherId(undefined)
+        setNote('')
+        router.refresh()
+      },
+      input.verdict ? 'Noted' : 'Taken back',
+    )
+  return (
+    <section className="panel" style={{ marginTop: 20 }} aria-label="Pair notes">
+      <h2>Beside others</h2>
+      {notes.length === 0 ? <p className="muted">No word of yours on this paint beside another yet.</p> : null}
+      {notes.map((n) => (
+        <div className="row" key={n.otherId}>
+          <Chip hex={n.hex} sheen={n.sheen} />
+          <span className="grow">
+            <b>{VERDICTS[n.verdict]}</b> {n.other}
+            {n.note ? `: ${n.note}` : ''}
+          </span>
+          <Button
+            onClick={() => save({ otherId: n.otherId, verdict: null, note: '' })}
+            aria-label={`Take back the note on ${n.other}`}
+          >
+            ×
+          </Button>
+        </div>
+      ))}
+      <div className="row" style={{ flexWrap: 'wrap', marginTop: 12 }}>
+        <Select<Verdict>
+          aria-label="What you found"
+          value={verdict}
+          onChange={setVerdict}
+          options={Object.entries(VERDICTS).map(([value, label]) => ({ value: value as Verdict, label }))}
+          style={{ width: 210 }}
+        />
+        <Select
+          aria-label="Other paint"
+          value={otherId}
+          onChange={setOtherId}
+          showSearch
+          optionFilterProp="label"
+          placeholder="Choose the other paint"
+          options={paints.filter((p) => p.id !== paintId).map((p) => ({ value: p.id, label: p.label }))}
+          style={{ width: 280 }}
+        />
+        <Input
+          className="grow"
+          aria-label="Note on the pair"
+          placeholder="why, or on which piece"
+          value={note}
+          maxLength={400}
+          onChange={(e) => setNote(e.target.value)}
+          style={{ minWidth: 180 }}
+        />
+        <Button loading={pending} disabled={!otherId} onClick={() => save({ otherId, verdict, note })}>
+          Note it
+        </Button>
+      </div>
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+    </section>
+  )
+}

@@ -1,0 +1,151 @@
+import Link from 'next/link'
+import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
+import { pairMix } from '@/core/colour/mud'
+import { opticsFromHex } from '@/core/colour/paintOptics'
+import { OPACITIES } from '@/core/paint/properties'
+import { formatMoney } from '@/core/quantity/money'
+import { Chip } from '@/ui/Drawdown'
+import { sheenFill } from '@/ui/SheenDefs'
+import type { CatalogueRow } from '../drawer/catalogue'
+import type { PairNoteRow } from '../queries'
+import { VERDICTS } from '../verdicts'
+
+interface Props {
+  readonly paints: readonly CatalogueRow[]
+  readonly notes: readonly PairNoteRow[]
+  readonly currency: string
+}
+
+/** Paints side by side on neutral grey: swatches that touch, how far apart they are, what they share and become. */
+export function SideBySide({ paints, notes, currency }: Props) {
+  return (
+    <>
+      <section className="neutral" aria-label="Swatches">
+        <svg viewBox={`0 0 ${paints.length * 100} 170`} width="100%" height="250" preserveAspectRatio="none" role="img" aria-label={paints.map((p) => p.name).join(', ')}>
+          {paints.map((p, i) => (
+            <g key={p.id} transform={`translate(${i * 100} 0)`}>
+              <rect width="100.5" height="170" fill={p.swatchHex!} />
+              <rect width="100.5" height="170" fill={sheenFill(p.sheen!)} />
+            </g>
+          ))}
+        </svg>
+        <div className="neutral-names" style={{ gridTemplateColumns: `repeat(${paints.length}, minmax(0, 1fr))` }}>
+          {paints.map((p) => (
+            <Link key={p.id} href={`/paints/${p.id}`}>
+              <b>{p.name}</b>
+              <small>{p.maker}</small>
+              <small>{p.pigments.join(' ')}</small>
+              <small>{p.perMl === null ? 'no price' : `${formatMoney(p.perMl, currency, 3)} a ml`}</small>
+            </Link>
+          ))}
+        </div>
+      </section>
+      <div className="wide-left" style={{ marginTop: 20 }}>
+        <Matrix paints={paints} notes={notes} />
+        <div className="grid">
+          <Balance paints={paints} />
+          <Shared paints={paints} />
+        </div>
+      </div>
+    </>
+  )
+} // prettier-ignore
+
+/** Every pair: the maker's own word first, then how far apart, then what they turn into where they mix. */
+function Matrix({ paints, notes }: { paints: readonly CatalogueRow[]; notes: readonly PairNoteRow[] }) {
+  const optics = new Map(paints.map((p) => [p.id, { optics: opticsFromHex(p.swatchHex!, p.strength!), lab: p.lab }]))
+  const said = (a: string, b: string) => notes.find((n) => (n.aId === a && n.bId === b) || (n.aId === b && n.bId === a))
+  return (
+    <section className="panel" aria-label="Pairs">
+      <h2>Every pair</h2>
+      <table className="sheet matrix">
+        <thead>
+          <tr>
+            <th />
+            {paints.map((p) => (
+              <th key={p.id}>{p.name}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {paints.map((a, i) => (
+            <tr key={a.id}>
+              <th scope="row">{a.name}</th>
+              {paints.map((b, k) => {
+                if (k <= i) return <td key={b.id} className="none" />
+                const word = said(a.id, b.id)
+                const far = deltaE00(a.lab, b.lab)
+                const mixed = pairMix(optics.get(a.id)!, optics.get(b.id)!)
+                return (
+                  <td key={b.id}>
+                    {word ? (
+                      <b title={word.note}>
+                        {VERDICTS[word.verdict].replace(/ (with|beside)$/, '')}
+                        {word.note ? `: ${word.note}` : ''}
+                      </b>
+                    ) : null}
+                    <span className="chipline">
+                      <Chip hex={mixed.hex} sheen="matte" size={24} />
+                      {mixed.muddy && word?.verdict !== 'together' && word?.verdict !== 'surprising' ? (
+                        <b>mud: keep apart</b>
+                      ) : (
+                        <span>{Math.round(100 * Math.min(1, mixed.chromaKept))} % colour kept</span>
+                      )}
+                    </span>
+                    <small className="muted">
+                      ΔE00 {far.toFixed(1)}, {differenceInWords(far)}
+                    </small>
+                  </td>
+                )
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="muted">
+        The chip is what equal parts turn into, an estimate from the masstones. Your own word on a pair stands before
+        it.
+      </p>
+    </section>
+  )
+}
+
+/** Transparent to opaque: a palette balances both. */
+function Balance({ paints }: { paints: readonly CatalogueRow[] }) {
+  return (
+    <section className="panel" aria-label="Balance">
+      <h2>Transparent to opaque</h2>
+      {OPACITIES.map((o) => {
+        const of = paints.filter((p) => p.opacity === o)
+        return (
+          <div className="row" key={o}>
+            <span style={{ width: 140 }}>{o}</span>
+            {of.map((p) => (
+              <Chip key={p.id} hex={p.swatchHex} sheen={p.sheen!} />
+            ))}
+            {of.length === 0 ? <span className="muted">none</span> : null}
+          </div>
+        )
+      })}
+    </section>
+  )
+}
+
+/** Pigments that stand in more than one of them. */
+function Shared({ paints }: { paints: readonly CatalogueRow[] }) {
+  const names = [...new Set(paints.flatMap((p) => p.pigments))]
+  const shared = names
+    .map((n) => ({ n, of: paints.filter((p) => p.pigments.includes(n)) }))
+    .filter((s) => s.of.length > 1)
+  return (
+    <section className="panel" aria-label="Pigments shared">
+      <h2>Pigments shared</h2>
+      {shared.length === 0 ? <p className="muted">No pigment stands in two of them.</p> : null}
+      {shared.map(({ n, of }) => (
+        <p key={n} style={{ margin: '0 0 6px' }}>
+          <b>{n}</b> in {of.map((p) => p.name).join(', ')}
+        </p>
+      ))}
+    </section>
+  )
+}

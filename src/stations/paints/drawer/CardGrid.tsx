@@ -1,0 +1,77 @@
+'use client'
+
+import { useWindowVirtualizer } from '@tanstack/react-virtual'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { drawMarks } from '@/ui/tray'
+import type { PaintFilter } from './filter'
+import type { DrawerRow } from './find'
+import { PaintCard } from './PaintCard'
+import { useRows } from './useRows'
+
+const GAP = 16
+/** A card is at least this wide. */
+const CARD = 184
+const CARD_HEIGHT = 262
+/** Columns assumed until the page has been measured: what a 1280 px window holds. */
+const USUAL_COLUMNS = 5
+
+const useBrowserLayoutEffect = typeof window === 'undefined' ? useEffect : useLayoutEffect
+
+/** Ten thousand drawdown cards of which only those in sight are drawn. */
+export function CardGrid(props: { filter: PaintFilter; first: readonly DrawerRow[]; total: number; currency: string }) {
+  const { rows, want } = useRows(props.filter, props.first, props.total)
+  const box = useRef<HTMLDivElement>(null)
+  const [columns, setColumns] = useState(USUAL_COLUMNS)
+  const [top, setTop] = useState(0)
+  useBrowserLayoutEffect(() => {
+    const measure = () => {
+      if (!box.current) return
+      setColumns(Math.max(1, Math.floor((box.current.clientWidth + GAP) / (CARD + GAP))))
+      setTop(box.current.getBoundingClientRect().top + window.scrollY)
+    }
+    measure()
+    const watch = new ResizeObserver(measure)
+    watch.observe(document.body)
+    return () => watch.disconnect()
+  }, [])
+  const lines = useWindowVirtualizer({
+    count: Math.ceil(props.total / columns),
+    estimateSize: () => CARD_HEIGHT + GAP,
+    overscan: 6,
+    scrollMargin: top,
+    initialRect: { width: 1000, height: 1400 },
+  })
+  const shown = lines.getVirtualItems()
+  const [from, to] = [(shown[0]?.index ?? 0) * columns, ((shown.at(-1)?.index ?? 0) + 1) * columns - 1]
+  useEffect(() => want(from, to), [want, from, to])
+  useEffect(drawMarks)
+  return (
+    <div ref={box} role="list" aria-label="Paints" style={{ height: lines.getTotalSize(), position: 'relative' }}>
+      {shown.map((line) => (
+        <div
+          key={line.key}
+          ref={lines.measureElement}
+          data-index={line.index}
+          role="presentation"
+          className="card-line"
+          style={{
+            gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+            transform: `translateY(${line.start - lines.options.scrollMargin}px)`,
+          }}
+        >
+          {Array.from({ length: columns }, (_, k) => line.index * columns + k)
+            .filter((i) => i < props.total)
+            .map((i) => (
+              <div key={i} role="listitem" aria-posinset={i + 1} aria-setsize={props.total}>
+                {rows[i] ? (
+                  <PaintCard m={rows[i]} currency={props.currency} />
+                ) : (
+                  <div className="card card-waiting" aria-hidden="true" />
+                )}
+              </div>
+            ))}
+        </div>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,76 @@
+import { keepUntil, THINNER_FACTS } from '@/core/mix/thinners'
+import { formatMl } from '@/core/quantity/format'
+import { formatMoney } from '@/core/quantity/money'
+import { perMl } from '@/core/purchase/cost'
+import { effectsOf, type MaterialRow } from '../queries'
+import { EffectChart } from './EffectChart'
+import { MediumJar } from './MediumJar'
+
+/** A medium or thinner as it is known: what it does, what it weighs, what it costs, how long it keeps. */
+export function MediumSheet({
+  medium: m,
+  onHandUl,
+  currency,
+}: {
+  medium: MaterialRow
+  onHandUl: number | null
+  currency: string
+}) {
+  const thinner = m.thinner && THINNER_FACTS[m.thinner]
+  return (
+    <div className="two">
+      <section className="panel" aria-label="What it does">
+        <div className="row">
+          <MediumJar solids={m.solids} kind={m.kind} />
+          <h2>{m.mediumKind ?? thinner?.words ?? m.kind}</h2>
+        </div>
+        {m.kind === 'water' ? (
+          <p>
+            A mix thinned with it keeps <b>{thinner?.keeps}</b>: mixed today, until about{' '}
+            {keepUntil(new Date(), m.thinner ?? 'distilled')
+              .toISOString()
+              .slice(0, 10)}
+            . Common practice, no published source.
+          </p>
+        ) : (
+          <>
+            <EffectChart effects={effectsOf(m)} label={m.name} />
+            {m.effects ? null : (
+              <p className="muted">The usual profile of its kind: common practice, no published source.</p>
+            )}
+          </>
+        )}
+      </section>
+      <section className="panel" aria-label="Facts">
+        <dl className="facts">
+          <dt>On hand</dt>
+          <dd>{onHandUl === null ? 'not counted' : formatMl(onHandUl)}</dd>
+          <dt>Price</dt>
+          <dd>
+            {m.priceMinor !== null && m.containerUl
+              ? `${formatMl(m.containerUl)} for ${formatMoney(m.priceMinor, currency)}, ${formatMoney(perMl(m.priceMinor, m.containerUl), currency, 3)} a ml`
+              : 'none yet'}
+          </dd>
+          <dt>Density</dt>
+          <dd>{m.densityGPerMl} g/ml</dd>
+          <dt>Solids</dt>
+          <dd>{Math.round(m.solids * 100)} % by volume</dd>
+          <dt>Water in it</dt>
+          <dd>{Math.round(m.waterShare * 100)} %</dd>
+          {m.supplier ? (
+            <>
+              <dt>Supplier</dt>
+              <dd>{m.supplier}</dd>
+            </>
+          ) : null}
+          {m.notes ? (
+            <>
+              <dt>Notes</dt>
+              <dd style={{ whiteSpace: 'pre-wrap' }}>{m.notes}</dd>
+            </>
+          ) : null}
+        </dl>
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,171 @@
+'use client'
+
+import { Button, Input } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { formatMl } from '@/core/quantity/format'
+import { formatMoney } from '@/core/quantity/money'
+import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
+import { day } from '@/ui/dates'
+import { Notice } from '@/ui/Notice'
+import { useSend } from '@/ui/useSend'
+import { finishContainerAction, reopenContainerAction, unsealContainerAction, weighContainerAction } from './actions'
+import { BuyForm, type BoughtMaterial } from './BuyForm'
+import type { ContainerRow } from './queries'
+
+interface Props {
+  readonly material: BoughtMaterial
+  readonly containers: readonly ContainerRow[]
+  readonly currency: string
+  readonly zone: string
+  readonly units: UnitSystem
+}
+
+/** Bought containers of a material with what is left in each: buy, open, weigh, finish. */
+export function ContainerPanel({ material, containers, currency, zone, units }: Props) {
+  const [weighing, setWeighing] = useState<string>()
+  return (
+    <section className="panel" aria-label="Containers">
+      <h2>Containers</h2>
+      {containers.length === 0 ? (
+        <p className="muted">
+          None are counted: what is used comes from untracked supply at the list price. Book one to follow it to the
+          last drop.
+        </p>
+      ) : (
+        <table className="sheet" style={{ marginBottom: 16 }}>
+          <thead>
+            <tr>
+              <th>Container</th>
+              <th>Bought</th>
+              <th className="num">Paid</th>
+              <th className="num">Left</th>
+              <th>State</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {containers.map((c) => (
+              <tr key={c.lotId}>
+                <td>{c.label}</td>
+                <td>{day(c.boughtAt, zone)}</td>
+                <td className="num">{c.priceMinor === null ? '' : formatMoney(c.priceMinor, currency)}</td>
+                <td className="num">
+                  {formatMl(c.leftUl)} of {formatMl(c.sizeUl)}
+                </td>
+                <td>
+                  {c.finishedAt
+                    ? `finished, ${formatMl(c.leftUl)} sticks in it`
+                    : c.unsealedAt
+                      ? `opened ${day(c.unsealedAt, zone)}`
+                      : 'sealed'}
+                </td>
+                <td>
+                  <ContainerButtons
+                    container={c}
+                    weighing={weighing === c.lotId}
+                    onWeigh={() => setWeighing(weighing === c.lotId ? undefined : c.lotId)}
+                    units={units}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <BuyForm material={material} owned={containers.length} currency={currency} units={units} />
+    </section>
+  )
+}
+
+function ContainerButtons({
+  container: c,
+  weighing,
+  onWeigh,
+  units,
+}: {
+  container: ContainerRow
+  weighing: boolean
+  onWeigh: () => void
+  units: UnitSystem
+}) {
+  const { send, pending, refusal } = useSend<null>()
+  const [gross, setGross] = useState('')
+  const [tare, setTare] = useState('')
+  const [residue, setResidue] = useState('0 ml')
+  const [unreadable, setUnreadable] = useState<string>()
+  const router = useRouter()
+  const done = () => (setUnreadable(undefined), router.refresh())
+  const attempt = (work: () => void) => {
+    setUnreadable(undefined)
+    try {
+      work()
+    } catch (error) {
+      setUnreadable((error as Error).message)
+    }
+  }
+  const weigh = (lost: 'used' | 'spilled') =>
+    attempt(() => {
+      const input = { vesselId: c.vesselId, grossMg: parseMassMg(gross, units), tareMg: parseMassMg(tare, units), lost }
+      send((requestId) => weighContainerAction({ ...input, requestId }), done, 'Weighed in')
+    })
+  const finish = () =>
+    attempt(() => {
+      const residueUl = residue.trim() === '0' ? 0 : parseVolumeUl(residue, units)
+      send((requestId) => finishContainerAction({ vesselId: c.vesselId, residueUl, requestId }), done, 'Finished')
+    })
+  if (c.finishedAt)
+    return (
+      <Button onClick={() => send(() => reopenContainerAction({ lotId: c.lotId }), done)}>Take into use again</Button>
+    )
+  return (
+    <>
+      <span className="row" style={{ margin: 0, justifyContent: 'flex-end' }}>
+        {c.unsealedAt ? null : (
+          <Button onClick={() => send(() => unsealContainerAction({ lotId: c.lotId }), done, 'Opened today')}>
+            Open
+          </Button>
+        )}
+        <Button onClick={onWeigh}>Weigh or finish</Button>
+      </span>
+      {weighing ? (
+        <div style={{ marginTop: 8 }}>
+          <div className="row">
+            <Input
+              aria-label={`Weight of ${c.label} with paint`}
+              placeholder="on the scale, g"
+              value={gross}
+              onChange={(e) => setGross(e.target.value)}
+            />
+            <Input
+              aria-label={`Weight of ${c.label} empty`}
+              placeholder="empty, g"
+              value={tare}
+              onChange={(e) => setTare(e.target.value)}
+            />
+            <Button loading={pending} onClick={() => weigh('used')}>
+              The rest was used
+            </Button>
+            <Button loading={pending} onClick={() => weigh('spilled')}>
+              The rest was lost
+            </Button>
+          </div>
+          <div className="row">
+            <Input
+              aria-label={`Residue in ${c.label}`}
+              placeholder="residue"
+              value={residue}
+              style={{ width: 120 }}
+              onChange={(e) => setResidue(e.target.value)}
+            />
+            <span className="muted">sticks in it</span>
+            <Button loading={pending} onClick={finish}>
+              Finish it
+            </Button>
+          </div>
+          {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+        </div>
+      ) : null}
+    </>
+  )
+}

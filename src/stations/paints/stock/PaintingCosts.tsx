@@ -1,0 +1,194 @@
+'use client'
+
+import { Button, Input, Select } from 'antd'
+import { useState } from 'react'
+import { RATIO_BY_BODY } from '@/core/mix/schools'
+import { paintingCost } from '@/core/purchase/cost'
+import { breakEven } from '@/core/purchase/league'
+import { formatMl } from '@/core/quantity/format'
+import { formatMoney } from '@/core/quantity/money'
+import { parseNumber } from '@/core/quantity/number'
+import type { UnitSystem } from '@/core/quantity/parse'
+import { parseSize } from '@/core/quantity/size'
+import { cupUl } from '@/core/surface/coverage'
+import { Chip } from '@/ui/Drawdown'
+import type { PricedMedium, PricedPaint } from './queries'
+
+interface Line {
+  readonly paintId: string
+  readonly medium: string
+  readonly water: string
+}
+
+const usualMedium = (p: PricedPaint) => String(RATIO_BY_BODY[p.body].medium / RATIO_BY_BODY[p.body].paint)
+
+/** What a painting of one size costs with several paints or ratios, and where two ratios cost the same. */
+export function PaintingCosts({
+  paints,
+  mediums,
+  currency,
+  units,
+}: {
+  paints: readonly PricedPaint[]
+  mediums: readonly PricedMedium[]
+  currency: string
+  units: UnitSystem
+}) {
+  // The one used most of late comes first: it is what the question is about.
+  const priced = paints.filter((p) => p.priceMinor !== null && p.sizeUl).sort((a, b) => b.pacedUl - a.pacedUl)
+  const [size, setSize] = useState(units === 'us' ? '16 x 20 in' : '40 x 50 cm')
+  const [mediumId, setMediumId] = useState(mediums[0]?.id)
+  const [lines, setLines] = useState<Line[]>(() =>
+    priced[0]
+      ? [
+          { paintId: priced[0].id, medium: usualMedium(priced[0]), water: '0' },
+          { paintId: priced[0].id, medium: '7', water: '0' },
+        ]
+      : [],
+  )
+  if (priced.length === 0 || mediums.length === 0)
+    return (
+      <section className="panel">
+        <h2>Cost per painting</h2>
+        <p className="muted">Give a paint and a medium a size and a price, and Fika compares what paintings cost.</p>
+      </section>
+    )
+  const medium = mediums.find((m) => m.id === mediumId) ?? mediums[0]!
+  let volumeUl: number | undefined
+  let problem: string | undefined
+  try {
+    volumeUl = cupUl({ shape: 'rectangle', ...parseSize(size, units), edgeMm: 0, count: 1 }, { kind: 'rule-of-28' })
+  } catch (error) {
+    problem = (error as Error).message
+  }
+  const read = (l: Line) => {
+    const paint = priced.find((p) => p.id === l.paintId)!
+    return {
+      paint,
+      perMl: (paint.priceMinor! * 1000) / paint.sizeUl!,
+      medium: Math.max(0, parseNumber(l.medium) ?? 0),
+      water: Math.max(0, parseNumber(l.water) ?? 0),
+    }
+  }
+  const set = (i: number, change: Partial<Line>) => setLines(lines.map((l, k) => (k === i ? { ...l, ...change } : l)))
+  const costs = lines.map((l) => {
+    const r = read(l)
+    return volumeUl === undefined ? 0 : paintingCost(volumeUl / 1000, r.perMl, medium.perMl, r.medium, r.water)
+  })
+  const most = Math.max(...costs, 1)
+  return (
+    <section className="panel" aria-label="Cost per painting">
+      <div className="head" style={{ marginBottom: 8 }}>
+        <h2 style={{ margin: 0, marginRight: 'auto' }}>Cost per painting</h2>
+        <Input
+          aria-label="Size of the painting"
+          value={size}
+          onChange={(e) => setSize(e.target.value)}
+          style={{ width: 150 }}
+        />
+        <span className="muted">
+          {volumeUl === undefined ? problem : `${formatMl(volumeUl)} by the rule of 28, with`}
+        </span>
+        <Select
+          aria-label="Medium of the painting"
+          value={medium.id}
+          onChange={setMediumId}
+          options={mediums.map((m) => ({ value: m.id, label: m.name }))}
+          style={{ width: 240 }}
+        />
+      </div>
+      {lines.map((l, i) => {
+        const r = read(l)
+        return (
+          <div className="row" key={i} style={{ flexWrap: 'wrap' }} data-testid="painting-cost">
+            <Chip hex={r.paint.hex} sheen={r.paint.sheen} />
+            <Select
+              aria-label={`Paint ${i + 1}`}
+              value={l.paintId}
+              showSearch
+              optionFilterProp="label"
+              onChange={(paintId) => set(i, { paintId, medium: usualMedium(priced.find((p) => p.id === paintId)!) })}
+              options={priced.map((p) => ({ value: p.id, label: `${p.name} · ${p.maker}` }))}
+              style={{ width: 270 }}
+            />
+            <span>1 :</span>
+            <Input
+              aria-label={`Medium in ratio ${i + 1}`}
+              value={l.medium}
+              style={{ width: 64 }}
+              onChange={(e) => set(i, { medium: e.target.value })}
+            />
+            <span>: water</span>
+            <Input
+              aria-label={`Water in ratio ${i + 1}`}
+              value={l.water}
+              style={{ width: 64 }}
+              onChange={(e) => set(i, { water: e.target.value })}
+            />
+            <b style={{ width: 90, textAlign: 'right' }} className="num">
+              {formatMoney(costs[i]!, currency)}
+            </b>
+            <span className="grow" style={{ minWidth: 120 }}>
+              <span className="bar-line" style={{ width: `${(100 * costs[i]!) / most}%` }} />
+            </span>
+            <Button aria-label={`Leave out line ${i + 1}`} onClick={() => setLines(lines.filter((_, k) => k !== i))}>
+              ×
+            </Button>
+          </div>
+        )
+      })}
+      <Button
+        onClick={() => {
+          const last = lines.at(-1)
+          setLines([...lines, last ?? { paintId: priced[0]!.id, medium: usualMedium(priced[0]!), water: '0' }])
+        }}
+      >
+        And another
+      </Button>
+      <BreakEvens lines={lines.map(read)} mediumPerMl={medium.perMl} mediumName={medium.name} currency={currency} />
+    </section>
+  )
+}
+
+/** For each pair of different ratios: the price of medium, and of paint, at which both cost the same. */
+function BreakEvens({
+  lines,
+  mediumPerMl,
+  mediumName,
+  currency,
+}: {
+  lines: readonly { paint: PricedPaint; perMl: number; medium: number; water: number }[]
+  mediumPerMl: number
+  mediumName: string
+  currency: string
+}) {
+  const pairs = lines.flatMap((a, i) =>
+    lines
+      .slice(i + 1)
+      .filter((b) => b.paint.id === a.paint.id && (b.medium !== a.medium || b.water !== a.water))
+      .map((b) => [a, b] as const),
+  )
+  const money = (n: number) => formatMoney(n, currency, 3)
+  const ratio = (l: { medium: number; water: number }) => `1 : ${l.medium}${l.water ? ` : ${l.water}` : ''}`
+  return (
+    <ul className="said-list" style={{ marginTop: 14 }}>
+      {pairs.map(([a, b], i) => {
+        const even = breakEven(a, b, a.perMl, mediumPerMl)
+        return (
+          <li key={i}>
+            <b>
+              {a.paint.name}, {ratio(a)} against {ratio(b)}:
+            </b>{' '}
+            {even.mediumPerMl === null
+              ? 'one of the two is always cheaper.'
+              : `they cost the same where medium costs ${money(even.mediumPerMl)} a ml (${mediumName} costs ${money(mediumPerMl)})${
+                  even.paintPerMl === null
+                    ? ''
+                    : `, or paint ${money(even.paintPerMl)} a ml (yours costs ${money(a.perMl)})`
+                }.`}
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

@@ -1,0 +1,104 @@
+'use client'
+
+import { Select } from 'antd'
+import Link from 'next/link'
+import { useState } from 'react'
+import { RATIO_BY_BODY } from '@/core/mix/schools'
+import { league } from '@/core/purchase/league'
+import { formatMl } from '@/core/quantity/format'
+import { formatMoney } from '@/core/quantity/money'
+import { Chip } from '@/ui/Drawdown'
+import type { PaintEntry } from './leagueEntries'
+import type { PricedMedium } from './queries'
+
+const SHOWN = 40
+
+/** Every size and offer per ml of paint and per ml of mixed paint, cheapest first; a bigger one that is dearer is marked. */
+export function PriceLeague({
+  entries,
+  mediums,
+  currency,
+}: {
+  entries: readonly PaintEntry[]
+  mediums: readonly PricedMedium[]
+  currency: string
+}) {
+  const [mediumId, setMediumId] = useState(mediums[0]?.id)
+  const [all, setAll] = useState(false)
+  const medium = mediums.find((m) => m.id === mediumId)
+  const ranked = league(entries, (e) => {
+    const r = RATIO_BY_BODY[e.paint.body]
+    return { medium: r.medium / r.paint, water: 0, mediumPerMl: medium?.perMl ?? 0 }
+  })
+  const dearest = ranked.at(-1)?.perMixedMl ?? 1
+  return (
+    <section className="panel" aria-label="Price league">
+      <div className="head" style={{ marginBottom: 8 }}>
+        <h2 style={{ margin: 0, marginRight: 'auto' }}>Price league</h2>
+        <span className="muted">mixed by body with</span>
+        <Select
+          aria-label="Medium of the league"
+          value={mediumId}
+          onChange={setMediumId}
+          options={mediums.map((m) => ({ value: m.id, label: m.name }))}
+          style={{ width: 240 }}
+        />
+      </div>
+      <table className="sheet">
+        <thead>
+          <tr>
+            <th>Paint</th>
+            <th className="num">Size</th>
+            <th className="num">One costs</th>
+            <th>How</th>
+            <th className="num">Per ml</th>
+            <th className="num">Ratio</th>
+            <th className="num">Per ml mixed</th>
+            <th style={{ width: 150 }}>
+              <span className="visually-hidden">Drawn</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {(all ? ranked : ranked.slice(0, SHOWN)).map((r) => (
+            <tr key={`${r.entry.paintId} ${r.entry.sizeUl} ${r.entry.words}`}>
+              <td>
+                <Link href={`/paints/${r.entry.paintId}?tab=stock`} className="chipline">
+                  <Chip hex={r.entry.paint.hex} sheen={r.entry.paint.sheen} />
+                  <span>
+                    {r.entry.paint.name} <small className="muted">{r.entry.paint.maker}</small>
+                  </span>
+                </Link>
+              </td>
+              <td className="num">{formatMl(r.entry.sizeUl)}</td>
+              <td className="num">{formatMoney(r.entry.eachMinor, currency)}</td>
+              <td>
+                {r.entry.words}
+                {r.dearerThan ? (
+                  <b style={{ display: 'block' }}>
+                    Dearer per ml than {formatMl(r.dearerThan.sizeUl)}: buy the small one
+                  </b>
+                ) : null}
+              </td>
+              <td className="num">{formatMoney(r.perMl, currency, 3)}</td>
+              <td className="num">
+                {RATIO_BY_BODY[r.entry.paint.body].medium} : {RATIO_BY_BODY[r.entry.paint.body].paint}
+              </td>
+              <td className="num">
+                <b>{formatMoney(r.perMixedMl, currency, 3)}</b>
+              </td>
+              <td>
+                <div className="bar-line" style={{ width: `${Math.max(1, (100 * r.perMixedMl) / dearest)}%` }} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {ranked.length > SHOWN && !all ? (
+        <button type="button" className="plain" onClick={() => setAll(true)}>
+          Show all {ranked.length}
+        </button>
+      ) : null}
+    </section>
+  )
+}

@@ -1,0 +1,43 @@
+import { offerCount, offerTotal, offerWords } from '@/core/purchase/offers'
+import type { LeagueEntry } from '@/core/purchase/league'
+import type { OfferRow, PricedPaint } from './queries'
+
+export interface PaintEntry extends LeagueEntry {
+  readonly words: string
+  readonly paint: PricedPaint
+}
+
+/**
+ * Every way to buy the paints: each one's own size and list price, and sizes and offers that hold today. Of several
+ * with the same size and terms the latest counts.
+ * @param today day as `2026-05-31`
+ */
+export function leagueEntries(paints: readonly PricedPaint[], offers: readonly OfferRow[], today: string): PaintEntry[] {
+  return paints.flatMap((paint) => {
+    const found = new Map<string, PaintEntry>()
+    if (paint.priceMinor !== null && paint.sizeUl)
+      found.set(`${paint.sizeUl} list`, {
+        paintId: paint.id,
+        sizeUl: paint.sizeUl,
+        eachMinor: paint.priceMinor,
+        onOffer: false,
+        words: 'list price',
+        paint,
+      })
+    const now = offers
+      .filter((o) => o.materialId === paint.id && o.startsOn <= today && (o.endsOn === null || o.endsOn >= today))
+      .sort((a, b) => (a.startsOn < b.startsOn ? -1 : 1))
+    for (const o of now) {
+      const n = offerCount(o.terms)
+      found.set(`${o.sizeUl} ${o.terms.kind} ${o.supplier}`.trim(), {
+        paintId: paint.id,
+        sizeUl: o.sizeUl,
+        eachMinor: offerTotal(o.listMinor, n, o.terms) / n,
+        onOffer: o.terms.kind !== 'list',
+        words: [offerWords(o.terms), o.supplier].filter(Boolean).join(', '),
+        paint,
+      })
+    }
+    return [...found.values()]
+  })
+} // prettier-ignore

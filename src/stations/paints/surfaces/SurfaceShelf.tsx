@@ -1,0 +1,206 @@
+'use client'
+
+import { Button, Input, Select } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { v7 as uuidv7 } from 'uuid'
+import { FikaError, Invalid } from '@/core/errors'
+import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
+import { parseNumber } from '@/core/quantity/number'
+import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
+import { formatSize, parseSize } from '@/core/quantity/size'
+import type { StockedSurface } from '@/db/surfaces'
+import { EmptyState, Notice } from '@/ui/Notice'
+import { useSend } from '@/ui/useSend'
+import { moveSurfacesAction, putSurfaceAwayAction, saveSurfaceAction } from './actions'
+import { GRADES, SURFACE_KINDS } from './schema'
+
+/** Drawn to one scale, so that sizes are seen beside each other. */
+function SurfaceGlyph({ s, perMm }: { s: StockedSurface; perMm: number }) {
+  const edge = Math.min(10, Math.max(1.5, s.edgeMm * perMm))
+  if (s.shape === 'round') {
+    const r = Math.max(3, (s.diameterMm * perMm) / 2)
+    return (
+      <svg width={2 * r + edge + 2} height={2 * r + edge + 2} role="img" aria-label={s.kind}>
+        <circle cx={r + 1 + edge / 2} cy={r + 1 + edge} r={r} fill="#cfcfcf" stroke="#3a3a3a" />
+        <circle cx={r + 1} cy={r + 1} r={r} fill="#fff" stroke="#3a3a3a" />
+      </svg>
+    )
+  }
+  const [w, h] = [Math.max(6, s.lengthMm * perMm), Math.max(6, s.widthMm * perMm)]
+  if (s.kind === 'vase')
+    return (
+      <svg width={w + 2} height={h + 2} viewBox="0 0 60 100" preserveAspectRatio="none" role="img" aria-label="vase">
+        <path
+          d="M22 2h16v18q18 12 18 42 0 28-14 36H18Q4 90 4 62q0-30 18-42z"
+          fill="#fff"
+          stroke="#3a3a3a"
+          strokeWidth="2"
+        />
+      </svg>
+    )
+  return (
+    <svg width={w + edge + 2} height={h + edge + 2} role="img" aria-label={s.kind}>
+      <path d={`M${w + 1} 1l${edge} ${edge}v${h}h-${w}l-${edge} -${edge}z`} fill="#cfcfcf" stroke="#3a3a3a" />
+      <rect x="1" y="1" width={w} height={h} fill={s.grade === 'sale' ? '#fff' : '#ececec'} stroke="#3a3a3a" />
+    </svg>
+  )
+}
+
+/** Surfaces on the shelf, with how many there are; a pack in, one out, a new kind. */
+export function SurfaceShelf({
+  surfaces,
+  currency,
+  units,
+}: {
+  surfaces: readonly StockedSurface[]
+  currency: string
+  units: UnitSystem
+}) {
+  const largest = Math.max(1, ...surfaces.map((s) => Math.max(s.lengthMm, s.widthMm, s.diameterMm)))
+  return (
+    <>
+      {surfaces.length === 0 ? (
+        <EmptyState title="No surfaces yet">
+          Add the canvases and panels you buy by the pack, and plans can be made on them.
+        </EmptyState>
+      ) : (
+        <ul className="surfaces">
+          {surfaces.map((s) => (
+            <SurfaceCard key={s.id} s={s} perMm={120 / largest} currency={currency} units={units} />
+          ))}
+        </ul>
+      )}
+      <NewSurface units={units} />
+    </>
+  )
+}
+
+function SurfaceCard({
+  s,
+  perMm,
+  currency,
+  units,
+}: {
+  s: StockedSurface
+  perMm: number
+  currency: string
+  units: UnitSystem
+}) {
+  const [count, setCount] = useState('')
+  const [price, setPrice] = useState('')
+  const [unreadable, setUnreadable] = useState<string>()
+  const { send, pending, refusal } = useSend<null>()
+  const router = useRouter()
+  const move = (n: number, priceMinor: number | null, note: string) =>
+    send(
+      (requestId) => moveSurfacesAction({ requestId, surfaceId: s.id, count: n, priceMinor, note }),
+      () => (setCount(''), setPrice(''), router.refresh()),
+      'Booked',
+    )
+  const buy = () => {
+    setUnreadable(undefined)
+    try {
+      const n = parseNumber(count)
+      if (!n || n < 1) throw new Invalid('Type how many the pack holds, like 5.')
+      move(n, price.trim() ? parseMoneyMinor(price) : null, 'pack')
+    } catch (error) {
+      if (!(error instanceof FikaError)) throw error
+      setUnreadable(error.message)
+    }
+  }
+  const size = s.shape === 'round' ? `${s.diameterMm / 10} cm across` : formatSize(s, units)
+  return (
+    <li className="panel">
+      <div className="surface-picture">
+        <SurfaceGlyph s={s} perMm={perMm} />
+      </div>
+      <div>
+        <b>{s.name}</b>
+        <div className="big" style={{ fontSize: '2rem' }} data-testid="surface-count">
+          {s.onHand}
+        </div>
+        <p className="muted" style={{ margin: 0 }}>
+          {s.kind}, for {s.grade} · {size}
+          {s.edgeMm ? ` · edge ${s.edgeMm / 10} cm` : ''}
+          {s.eachMinor === null ? '' : ` · ${formatMoney(s.eachMinor, currency)} each`}
+        </p>
+      </div>
+      <div className="row" style={{ flexWrap: 'wrap', margin: 0 }}>
+        <Input
+          aria-label={`Count of the pack of ${s.name}`}
+          placeholder="pack of"
+          value={count}
+          style={{ width: 84 }}
+          onChange={(e) => setCount(e.target.value)}
+        />
+        <Input
+          aria-label={`Price of the pack of ${s.name}`}
+          placeholder="price"
+          value={price}
+          style={{ width: 84 }}
+          onChange={(e) => setPrice(e.target.value)}
+        />
+        <Button loading={pending} onClick={buy}>
+          Bought
+        </Button>
+        <Button disabled={s.onHand === 0} onClick={() => move(-1, null, 'used')}>
+          One used
+        </Button>
+        <Button
+          onClick={() =>
+            send(
+              () => putSurfaceAwayAction({ id: s.id }),
+              () => router.refresh(),
+              'Put away',
+            )
+          }
+          aria-label={`Put ${s.name} away`}
+        >
+          ×
+        </Button>
+      </div>
+      {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+    </li>
+  )
+}
+
+function NewSurface({ units }: { units: UnitSystem }) {
+  const [kind, setKind] = useState<(typeof SURFACE_KINDS)[number]>('stretched canvas')
+  const [grade, setGrade] = useState<(typeof GRADES)[number]>('sale')
+  const [name, setName] = useState('')
+  const [size, setSize] = useState('')
+  const [edge, setEdge] = useState('')
+  const [id, setId] = useState(() => uuidv7())
+  const [unreadable, setUnreadable] = useState<string>()
+  const { send, pending, refusal } = useSend<null>()
+  const router = useRouter()
+  const add = () => {
+    setUnreadable(undefined)
+    try {
+      const round = kind === 'round'
+      const face = round ? { diameterMm: parseAmount(size, 'length', units) } : parseSize(size, units)
+      const surface = { id, kind, grade, name: name || `${kind} ${size}`, shape: round ? 'round' : 'rectangle', ...face, edgeMm: edge.trim() ? parseAmount(edge, 'length', units) : 0 }
+      send(() => saveSurfaceAction(surface), () => (setId(uuidv7()), setName(''), setSize(''), router.refresh()), 'On the shelf')
+    } catch (error) {
+      if (!(error instanceof FikaError)) throw error
+      setUnreadable(error.message)
+    }
+  }
+  return (
+    <section className="panel" style={{ marginTop: 20 }} aria-label="New surface">
+      <h2>Add a kind of surface</h2>
+      <div className="row" style={{ flexWrap: 'wrap' }}>
+        <Select aria-label="Kind of surface" value={kind} onChange={setKind} options={SURFACE_KINDS.map((value) => ({ value, label: value }))} style={{ width: 180 }} />
+        <Input aria-label="Size of the surface" placeholder={kind === 'round' ? '30 cm' : '40 x 50 cm'} value={size} style={{ width: 140 }} onChange={(e) => setSize(e.target.value)} />
+        <Input aria-label="Edge depth of the surface" placeholder="edge 2 cm" value={edge} style={{ width: 110 }} onChange={(e) => setEdge(e.target.value)} />
+        <Select aria-label="Grade" value={grade} onChange={setGrade} options={GRADES.map((value) => ({ value, label: `for ${value}` }))} style={{ width: 140 }} />
+        <Input aria-label="Name of the surface" placeholder="name" className="grow" value={name} style={{ minWidth: 160 }} onChange={(e) => setName(e.target.value)} />
+        <Button type="primary" loading={pending} onClick={add}>
+          Add it
+        </Button>
+      </div>
+      {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+    </section>
+  )
+} // prettier-ignore
