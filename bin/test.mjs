@@ -1,6 +1,6 @@
 // npm test: the same preparation as a start, then types, lint and dependency rules, unit and SQL tests, and the real
 // interface in a browser, all against a throw-away cluster. Ends with one line: N passed, N failed.
-//   -- jest | -- e2e | -- checks    only that part
+//   -- jest | -- e2e | -- checks    only that part; what follows narrows it (-- jest drawer)
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -11,6 +11,7 @@ import { root, sh } from './lib/shell.mjs'
 import { run, say, step } from './lib/steps.mjs'
 
 const reports = join(root, 'reports')
+const [only, ...rest] = process.argv.slice(2)
 const sum = { passed: 0, failed: 0, skipped: 0 }
 
 const read = (name) => JSON.parse(readFileSync(join(reports, name), 'utf8'))
@@ -27,7 +28,7 @@ async function check(what, command, args) {
 async function jest(env) {
   const file = join(reports, 'jest.json')
   const { code } = await step('Unit and SQL tests', () =>
-    sh('npx', ['jest', '--json', `--outputFile=${file}`, '--silent=false'], {
+    sh('npx', ['jest', '--json', `--outputFile=${file}`, '--silent=false', ...rest], {
       show: true,
       env: { ...env, NODE_ENV: 'test' },
     }),
@@ -48,7 +49,7 @@ async function playwright(cluster) {
   const plain = await startApp(appEnv(cluster), demo.port + 1)
   const file = join(reports, 'playwright.json')
   const { code } = await step('The real interface', () =>
-    sh('npx', ['playwright', 'test'], {
+    sh('npx', ['playwright', 'test', ...rest], {
       show: true,
       env: { ...appEnv(cluster), FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' },
     }),
@@ -67,7 +68,6 @@ async function playwright(cluster) {
 }
 
 run(async () => {
-  const only = process.argv[2]
   const wants = (part) => !only || only === part
   await ensurePackages(['postgresql', 'chromium'])
   await ensureModules()

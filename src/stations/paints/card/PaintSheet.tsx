@@ -85,7 +85,9 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
             <dt>Price</dt>
             <dd>
               {paint.perMl === null
-                ? 'none yet'
+                ? paint.priceMinor === null
+                  ? 'none yet'
+                  : `${formatMoney(paint.priceMinor, currency)}, size not known`
                 : `${formatMl(paint.containerUl!)} for ${formatMoney(paint.priceMinor!, currency)}, ${money(paint.perMl)} a ml`}
             </dd>
             {paint.perMl !== null && (k === 0 || mediumPerMl !== null) ? (

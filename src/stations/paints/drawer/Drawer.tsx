@@ -14,7 +14,7 @@ import { PaintTable } from './PaintTable'
 
 /** The drawer: drawdown cards or a table, beside facets with live counts. The whole view is in the address. */
 export function Drawer({ filter, found, currency }: { filter: PaintFilter; found: Found; currency: string }) {
-  const { q, type, go } = useAddressFilter(filter, filterSchema.getDefault())
+  const { q, type, go, shown } = useAddressFilter(filter, filterSchema.getDefault())
   const [facetsOpen, setFacetsOpen] = useState(false)
   const narrowed = Boolean(filter.q || FACETS.some(([k]) => filter[k]))
   const key = addressOf(filter).toString()
@@ -25,13 +25,13 @@ export function Drawer({ filter, found, currency }: { filter: PaintFilter; found
         <SearchBox value={q} onType={type} label="Search paints" placeholder="Search maker, name, pigment, tag" />
         <Select<SortKey>
           aria-label="Order"
-          value={filter.sort}
+          value={shown.sort}
           onChange={(sort) => go({ sort })}
           options={Object.entries(SORTS).map(([value, label]) => ({ value: value as SortKey, label }))}
           style={{ width: 230 }}
         />
         <Segmented<PaintFilter['view']>
-          value={filter.view}
+          value={shown.view}
           onChange={(view) => go({ view })}
           options={[
             { value: 'cards', label: 'Cards' },
@@ -39,7 +39,7 @@ export function Drawer({ filter, found, currency }: { filter: PaintFilter; found
           ]}
         />
         <Segmented<PaintFilter['archived']>
-          value={filter.archived}
+          value={shown.archived}
           onChange={(archived) => go({ archived })}
           options={[
             { value: '', label: 'In the drawer' },
@@ -50,9 +50,9 @@ export function Drawer({ filter, found, currency }: { filter: PaintFilter; found
           {facetsOpen ? 'Hide filters' : 'Filters'}
         </button>
       </div>
-      <Picked filter={filter} go={go} />
+      <Picked filter={shown} go={go} />
       <div className="drawer" data-facets={facetsOpen ? 'open' : undefined}>
-        <Facets filter={filter} counts={found.counts} onPick={(k, picks) => go({ [k]: picks.join('|') })} />
+        <Facets filter={shown} counts={found.counts} onPick={(k, picks) => go({ [k]: picks.join('|') })} />
         <div>
           {found.near && found.total > 0 ? (
             <Notice>Nothing is written “{filter.q}”. These are the nearest.</Notice>
