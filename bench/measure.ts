@@ -8,7 +8,7 @@ export interface Figure {
   readonly aim: string
 }
 
-const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
+export const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 
 async function secondsOf(work: () => unknown): Promise<number> {
   const from = performance.now()

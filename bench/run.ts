@@ -1,8 +1,11 @@
-// Runs every comparison and prints it; `--json` prints one line of JSON each. Called by npm run bench.
+// Runs every comparison and prints it; `--json` prints one line of JSON each, names of
+// groups run only those. Called by npm run bench.
 import { endPool } from '@/db/pool'
+import { catalogueFigures } from './catalogue'
 import { colourFigures } from './colour'
 import { ledgerFigures } from './ledger'
 import type { Figure } from './measure'
+import { photoFigures } from './photo'
 import { rackFigures } from './rack'
 
 const url = process.env.FIKA_URL
@@ -21,7 +24,13 @@ function print(figures: readonly Figure[]): void {
   }
 }
 
-print(await colourFigures())
-print(await ledgerFigures())
-print(await rackFigures(url))
+const groups: Record<string, () => Promise<Figure[]>> = {
+  colour: colourFigures,
+  ledger: ledgerFigures,
+  rack: () => rackFigures(url),
+  catalogue: catalogueFigures,
+  photo: () => photoFigures(url),
+}
+const wanted = process.argv.slice(2).filter((a) => a in groups)
+for (const [name, run] of Object.entries(groups)) if (wanted.length === 0 || wanted.includes(name)) print(await run())
 await endPool()

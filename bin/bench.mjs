@@ -1,5 +1,6 @@
 // npm run bench: our hot paths against reference libraries and bare SQL in the same run, printed as ratios.
-//   -- --json    one line of JSON a figure
+//   -- --json          one line of JSON a figure
+//   -- catalogue …     only these groups (colour, ledger, rack, catalogue, photo)
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -12,7 +13,7 @@ import { run, quiet } from './lib/steps.mjs'
 run(async () => {
   const json = process.argv.includes('--json')
   if (json) quiet()
-  await ensurePackages(['postgresql'])
+  await ensurePackages(['postgresql', 'chromium'])
   await ensureModules()
   const home = mkdtempSync(join(tmpdir(), 'fika-bench-'))
   const cluster = await startCluster(home)
@@ -24,7 +25,7 @@ run(async () => {
     app = await startApp(env, 4710, { quiet: true })
     const { code } = await sh(
       process.execPath,
-      ['--import', 'tsx', join(root, 'bench/run.ts'), ...(json ? ['--json'] : [])],
+      ['--import', 'tsx', join(root, 'bench/run.ts'), ...process.argv.slice(2)],
       {
         show: true,
         env: { ...env, FIKA_URL: app.url },

@@ -123,7 +123,18 @@ create index offer_by_material on offer (studio_id, material_id, starts_on);
 select make_tenant('offer');
 
 -- A container's own life: bought (opened_at of the lot), unsealed, finished. What a finished one still holds is residue.
-alter table lot add column unsealed_at timestamptz, add column finished_at timestamptz;
+-- The container a tracked lot was bought in is kept with it, so that what is on hand is one look per lot.
+alter table lot add column unsealed_at timestamptz, add column finished_at timestamptz, add column container_id uuid,
+  add foreign key (studio_id, container_id) references vessel (studio_id, id);
+alter table lot no force row level security;
+alter table vessel no force row level security;
+alter table vessel_content no force row level security;
+update lot l set container_id = c.vessel_id
+  from vessel_content c join vessel v on v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container'
+  where c.studio_id = l.studio_id and c.lot_id = l.id and l.tracked;
+alter table lot force row level security;
+alter table vessel force row level security;
+alter table vessel_content force row level security;
 alter table movement drop constraint movement_kind_check;
 alter table movement add constraint movement_kind_check
   check (kind in ('purchase', 'mix', 'top-up', 'pour', 'take-out', 'discard', 'weigh-in', 'finish', 'undo'));
@@ -179,6 +190,15 @@ select make_tenant('surface_move', 'select, insert');
 -- A plan may take its surface from the shelf: a pour then books it out.
 alter table plan add column surface_stock_id uuid,
   add foreign key (studio_id, surface_stock_id) references surface_stock (studio_id, id);
+
+-- Words the catalogue is written with, folded: a typed word that is in none of them is taken for the nearest. Words that
+-- are not used any more stay; what they lead to is then simply not found.
+create table search_word (
+  studio_id uuid not null references studio (studio_id),
+  word text not null check (char_length(word) between 3 and 40),
+  primary key (studio_id, word)
+);
+select make_tenant('search_word', 'select, insert');
 
 -- Which column of a foreign list is which of ours, by the list's headings.
 create table import_mapping (

@@ -31,8 +31,7 @@ export function listMixable(tx: Tx): Promise<Material[]> {
     `with held as (
        select l.material_id, sum(c.ul)::bigint as ul
        from lot l
-       join vessel_content c on c.studio_id = l.studio_id and c.lot_id = l.id
-       join vessel v on v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container'
+       join vessel_content c on c.studio_id = l.studio_id and c.vessel_id = l.container_id and c.lot_id = l.id
        where l.studio_id = $1 and l.tracked and l.finished_at is null group by l.material_id
      ), avoided as (
        select material_id, json_agg(json_build_object('role', role, 'rule', rule, 'reason', reason) order by role) as list

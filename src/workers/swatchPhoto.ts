@@ -12,6 +12,9 @@ export interface Patch {
 /** Pixels of a patch at the most, each way: more do not make the middle value better. */
 const MOST = 320
 
+/** Width of the photo to look at: drawing twelve million pixels again would hold the page up. */
+const PREVIEW = 900
+
 let photo: ImageBitmap | undefined
 
 function pixels({ x, y, width, height }: Patch): Uint8ClampedArray {
@@ -27,13 +30,18 @@ function pixels({ x, y, width, height }: Patch): Uint8ClampedArray {
 type Answered<T> = { ok: true; value: T } | { ok: false; message: string }
 
 const worker = {
-  /** Decodes a photo off the page's thread. What is no image is refused in one sentence. */
-  async open(file: Blob): Promise<Answered<{ width: number; height: number }>> {
+  /** Decodes a photo off the page's thread, and makes a small one to look at. What is no image is refused. */
+  async open(file: Blob): Promise<Answered<{ width: number; height: number; preview: Blob }>> {
     photo?.close()
     photo = undefined
     try {
       photo = await createImageBitmap(file)
-      return { ok: true, value: { width: photo.width, height: photo.height } }
+      const { width, height } = photo
+      const scale = Math.min(1, PREVIEW / width)
+      const canvas = new OffscreenCanvas(Math.ceil(width * scale), Math.ceil(height * scale))
+      canvas.getContext('2d')!.drawImage(photo, 0, 0, canvas.width, canvas.height)
+      const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
+      return { ok: true, value: { width, height, preview } }
     } catch {
       return { ok: false, message: 'This file is not a photo Fika can open. Choose a JPEG, PNG or WebP.' }
     }

@@ -26,34 +26,72 @@ export function reflectanceToXyz(r: ArrayLike<number>): Triple {
 /** Linear sRGB of a reflectance. */
 export const reflectanceToLinear = (r: ArrayLike<number>): Triple => xyzToLinear(reflectanceToXyz(r))
 
+/** Right-hand sides solved at once: the gradient and the three colour constraints. */
+const SIDES = 4
+
+/** T alone is singular at the start (a constant has no slope); a hair on its pivot leaves the step what it was. */
+const awayFromZero = (pivot: number) => (Math.abs(pivot) < 1e-6 ? 1e-6 : pivot)
+
 /**
- * Solves a symmetric system in place by Gauss elimination with partial pivoting.
- * @param a n rows of n + 1 numbers (the last is the right-hand side)
+ * Solves the Newton step of the bordered system [T B; Bᵀ 0] [dz; dλ] = [−g; c], T tridiagonal with −2 beside its
+ * diagonal: eliminates T (no fill-in, 36 rows), then the three constraints.
+ * @param diagonal 36 numbers; overwritten
+ * @param sides row i holds −g, B₀, B₁, B₂; overwritten by T⁻¹ of them
+ * @param c what the constraints lack
+ * @returns the step of λ, with that of z in `sides` column 0; undefined where the constraints do not fix it
  */
-function solve(a: Float64Array[]): Float64Array | undefined {
-  const n = a.length
-  for (let col = 0; col < n; col++) {
+function step(
+  diagonal: Float64Array,
+  sides: Float64Array,
+  border: readonly Float64Array[],
+  c: Triple,
+): Triple | undefined {
+  const n = diagonal.length
+  for (let i = 1; i < n; i++) {
+    diagonal[i - 1] = awayFromZero(diagonal[i - 1]!)
+    const factor = -2 / diagonal[i - 1]!
+    diagonal[i]! -= factor * -2
+    for (let k = 0; k < SIDES; k++) sides[i * SIDES + k]! -= factor * sides[(i - 1) * SIDES + k]!
+  }
+  diagonal[n - 1] = awayFromZero(diagonal[n - 1]!)
+  for (let i = n - 1; i >= 0; i--)
+    for (let k = 0; k < SIDES; k++) {
+      const above = i < n - 1 ? 2 * sides[(i + 1) * SIDES + k]! : 0
+      sides[i * SIDES + k] = (sides[i * SIDES + k]! + above) / diagonal[i]!
+    }
+  // (Bᵀ T⁻¹ B) dλ = Bᵀ T⁻¹ (−g) − c
+  const m = [0, 1, 2].map((row) => {
+    const line = [0, 0, 0, 0]
+    for (let i = 0; i < n; i++) {
+      const b = border[row]![i]!
+      for (let k = 0; k < 3; k++) line[k]! += b * sides[i * SIDES + k + 1]!
+      line[3]! += b * sides[i * SIDES]!
+    }
+    line[3]! -= c[row]!
+    return line
+  })
+  const lambda = solve3(m)
+  if (!lambda) return undefined
+  for (let i = 0; i < n; i++) for (let k = 0; k < 3; k++) sides[i * SIDES]! -= lambda[k]! * sides[i * SIDES + k + 1]!
+  return lambda
+}
+
+/** Solves three equations by Gauss elimination with partial pivoting; rows hold the right-hand side last. */
+function solve3(m: number[][]): Triple | undefined {
+  for (let col = 0; col < 3; col++) {
     let pivot = col
-    for (let row = col + 1; row < n; row++) if (Math.abs(a[row]![col]!) > Math.abs(a[pivot]![col]!)) pivot = row
-    const top = a[pivot]!
+    for (let row = col + 1; row < 3; row++) if (Math.abs(m[row]![col]!) > Math.abs(m[pivot]![col]!)) pivot = row
+    const top = m[pivot]!
     if (Math.abs(top[col]!) < 1e-14) return undefined
-    a[pivot] = a[col]!
-    a[col] = top
-    for (let row = col + 1; row < n; row++) {
-      const line = a[row]!
-      const factor = line[col]! / top[col]!
-      if (factor === 0) continue
-      for (let k = col; k <= n; k++) line[k]! -= factor * top[k]!
+    m[pivot] = m[col]!
+    m[col] = top
+    for (let row = 0; row < 3; row++) {
+      if (row === col) continue
+      const factor = m[row]![col]! / top[col]!
+      for (let k = col; k < 4; k++) m[row]![k]! -= factor * top[k]!
     }
   }
-  const x = new Float64Array(n)
-  for (let row = n - 1; row >= 0; row--) {
-    const line = a[row]!
-    let sum = line[n]!
-    for (let k = row + 1; k < n; k++) sum -= line[k]! * x[k]!
-    x[row] = sum / line[row]!
-  }
-  return x
+  return [m[0]![3]! / m[0]![0]!, m[1]![3]! / m[1]![1]!, m[2]![3]! / m[2]![2]!]
 }
 
 /** One bounded attempt: Newton's method on the Lagrangian of Burns' problem, R = low + (high − low)(1 + tanh z)/2. */
@@ -63,55 +101,50 @@ function attempt(target: Triple, low: number, high: number): Reflectance | undef
   const z = new Float64Array(n)
   const lambda: Triple = [0, 0, 0]
   const r = new Float64Array(n)
+  const diagonal = new Float64Array(n)
+  const sides = new Float64Array(n * SIDES)
+  const border = [new Float64Array(n), new Float64Array(n), new Float64Array(n)]
   for (let iteration = 0; iteration < 60; iteration++) {
-    const slope = new Float64Array(n)
-    const bend = new Float64Array(n)
+    let error = 0
     for (let i = 0; i < n; i++) {
       const t = Math.tanh(z[i]!)
       r[i] = low + (span * (1 + t)) / 2
-      slope[i] = (span * (1 - t * t)) / 2
-      bend[i] = -span * t * (1 - t * t)
-    }
-    const a = Array.from({ length: n + 3 }, () => new Float64Array(n + 4))
-    let error = 0
-    for (let i = 0; i < n; i++) {
-      const line = a[i]!
-      const diagonal = i === 0 || i === n - 1 ? 2 : 4
+      const slope = (span * (1 - t * t)) / 2
+      const bend = -span * t * (1 - t * t)
+      const edge = i === 0 || i === n - 1 ? 2 : 4
       const pull = lambda[0] * ROWS[0]![i]! + lambda[1] * ROWS[1]![i]! + lambda[2] * ROWS[2]![i]!
-      line[i] = diagonal + bend[i]! * pull
-      if (i > 0) line[i - 1] = -2
-      if (i < n - 1) line[i + 1] = -2
-      let gradient = diagonal * z[i]! + slope[i]! * pull
+      diagonal[i] = edge + bend * pull
+      let gradient = edge * z[i]! + slope * pull
       if (i > 0) gradient -= 2 * z[i - 1]!
       if (i < n - 1) gradient -= 2 * z[i + 1]!
-      for (let k = 0; k < 3; k++) {
-        line[n + k] = slope[i]! * ROWS[k]![i]!
-        a[n + k]![i] = line[n + k]!
-      }
-      line[n + 3] = -gradient
+      sides[i * SIDES] = -gradient
+      for (let k = 0; k < 3; k++) border[k]![i] = sides[i * SIDES + k + 1] = slope * ROWS[k]![i]!
       error = Math.max(error, Math.abs(gradient))
     }
+    const lacks: Triple = [0, 0, 0]
     for (let k = 0; k < 3; k++) {
       let sum = 0
       for (let i = 0; i < n; i++) sum += ROWS[k]![i]! * r[i]!
-      a[n + k]![n + 3] = target[k]! - sum
-      error = Math.max(error, Math.abs(target[k]! - sum) * 10)
+      lacks[k] = target[k]! - sum
+      error = Math.max(error, Math.abs(lacks[k]!) * 10)
     }
     if (error < 1e-8) return r
-    const step = solve(a)
-    if (!step || !step.every(Number.isFinite)) return undefined
+    const dLambda = step(diagonal, sides, border, lacks)
+    if (!dLambda) return undefined
     // A long step leaves the region where the tangent is any guide.
-    const longest = Math.max(...step.subarray(0, n).map(Math.abs))
+    let longest = 0
+    for (let i = 0; i < n; i++) longest = Math.max(longest, Math.abs(sides[i * SIDES]!))
+    if (!Number.isFinite(longest) || !dLambda.every(Number.isFinite)) return undefined
     const damp = longest > 2 ? 2 / longest : 1
-    for (let i = 0; i < n; i++) z[i]! += damp * step[i]!
-    for (let k = 0; k < 3; k++) lambda[k]! += damp * step[n + k]!
+    for (let i = 0; i < n; i++) z[i]! += damp * sides[i * SIDES]!
+    for (let k = 0; k < 3; k++) lambda[k]! += damp * dLambda[k]!
   }
   return undefined
 }
 
 /**
  * A smooth reflectance that has exactly this sRGB colour: least hyperbolic tangent slope, bounded to [0.004, 1] and
- * widened only where the colour needs it (about 1 ms: do it once per swatch and keep the result).
+ * widened only where the colour needs it (a fraction of a millisecond: do it once per swatch and keep the result).
  * Source: Burns, Color Res. Appl. 45 (2020), “Numerical methods for smoothest reflectance reconstruction”.
  * @param hex `#rrggbb`
  * @throws Invalid when `hex` is not a colour

@@ -11,17 +11,36 @@ export interface FacetColumn {
 /** Most facets at once: each is a bit of a row's mask. */
 const MOST_FACETS = 30
 
-/** Makes a facet from the values of each row. */
-export function facetColumn(key: string, perRow: readonly (readonly string[])[]): FacetColumn {
-  const values = [...new Set(perRow.flat())].filter(Boolean).sort()
-  const code = new Map(values.map((v, i) => [v, i]))
-  const offsets = new Int32Array(perRow.length + 1)
-  const codes: number[] = []
-  perRow.forEach((own, i) => {
-    for (const v of new Set(own)) if (v) codes.push(code.get(v)!)
-    offsets[i + 1] = codes.length
-  })
-  return { key, values, offsets, codes: Int32Array.from(codes) }
+/**
+ * Makes a facet of `rows` rows; empty values are none.
+ * @param valuesOf the values of row i; may hand out the same list again and again
+ */
+export function facetColumn(key: string, rows: number, valuesOf: (i: number) => readonly string[]): FacetColumn {
+  const found = new Map<string, number>()
+  const offsets = new Int32Array(rows + 1)
+  let codes = new Int32Array(rows + 16)
+  let end = 0
+  for (let i = 0; i < rows; i++) {
+    const own = valuesOf(i)
+    for (let k = 0; k < own.length; k++) {
+      const value = own[k]!
+      if (!value || own.indexOf(value) < k) continue
+      let code = found.get(value)
+      if (code === undefined) found.set(value, (code = found.size))
+      if (end === codes.length) {
+        const wider = new Int32Array(2 * end)
+        wider.set(codes)
+        codes = wider
+      }
+      codes[end++] = code
+    }
+    offsets[i + 1] = end
+  }
+  const values = [...found.keys()].sort()
+  const place = new Int32Array(values.length)
+  values.forEach((v, i) => (place[found.get(v)!] = i))
+  for (let at = 0; at < end; at++) codes[at] = place[codes[at]!]!
+  return { key, values, offsets, codes: codes.subarray(0, end) }
 }
 
 export interface FacetCount {

@@ -11,3 +11,13 @@ export const fold = (text: string) =>
     .replace(/[øßæœđłþð]/g, (c) => LETTERS[c]!)
     .replace(/\s+/g, ' ')
     .trim()
+
+/** What typed search looks through of a material: everything it is called by, folded. */
+export const searchText = (m: {
+  readonly maker: string
+  readonly line: string
+  readonly name: string
+  readonly pigments?: readonly string[]
+  readonly tags: readonly string[]
+  readonly barcode: string
+}) => fold([m.maker, m.line, m.name, ...(m.pigments ?? []), ...m.tags, m.barcode].join(' '))

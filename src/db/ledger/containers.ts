@@ -82,11 +82,8 @@ export async function finishContainer(tx: Tx, f: FinishContainer): Promise<Booke
 async function factsOf(tx: Tx, vesselId: string): Promise<{ lotId: string; density: number; finished: boolean }> {
   const [row] = await tx.q<{ lot_id: string; density: number; finished: boolean }>(
     `select l.id as lot_id, m.density_g_per_ml as density, l.finished_at is not null as finished
-     from vessel v
-     join vessel_content c on c.studio_id = v.studio_id and c.vessel_id = v.id
-     join lot l on l.studio_id = c.studio_id and l.id = c.lot_id and l.tracked
-     join material m on m.studio_id = l.studio_id and m.id = l.material_id
-     where v.studio_id = $1 and v.id = $2 and v.kind = 'container'`,
+     from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     where l.studio_id = $1 and l.container_id = $2`,
     [tx.studioId, vesselId],
   )
   if (!row) throw new Invalid('That is not a container of this studio. Reload and choose again.')

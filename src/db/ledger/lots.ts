@@ -29,8 +29,8 @@ export async function openContainers(tx: Tx, materialIds: readonly string[]): Pr
   const rows = await tx.q<{ material_id: string; vessel_id: string }>(
     `select l.material_id, c.vessel_id
      from lot l
-     join vessel_content c on c.studio_id = l.studio_id and c.lot_id = l.id and c.ul > 0
-     join vessel v on v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container'
+     join vessel_content c
+       on c.studio_id = l.studio_id and c.vessel_id = l.container_id and c.lot_id = l.id and c.ul > 0
      where l.studio_id = $1 and l.tracked and l.finished_at is null and l.material_id = any ($2)
      order by l.opened_at, l.id`,
     [tx.studioId, materialIds],

@@ -60,15 +60,16 @@ export async function buyTogether(tx: Tx, buy: BuyTogether): Promise<Booked> {
             )
       const column = <T>(pick: (c: BoughtContainer) => T) => containers.map(pick)
       await tx.q(
-        `insert into lot (studio_id, id, material_id, tracked, label, size_ul, price_minor, opened_at)
-         select $1, l.id, l.material_id, true, l.label, l.size_ul, l.price_minor, coalesce($7, now())
-         from unnest($2::uuid[], $3::uuid[], $4::text[], $5::bigint[], $6::bigint[]) as l (id, material_id, label, size_ul, price_minor)`,
-        [tx.studioId, column((c) => c.lotId), column((c) => c.materialId), column((c) => c.label), column((c) => c.sizeUl), prices, buy.at ?? null], // prettier-ignore
-      )
-      await tx.q(
         `insert into vessel (studio_id, id, kind, label, created_at)
          select $1, v.id, 'container', v.label, coalesce($4, now()) from unnest($2::uuid[], $3::text[]) as v (id, label)`,
         [tx.studioId, column((c) => c.vesselId), column((c) => c.label), buy.at ?? null],
+      )
+      await tx.q(
+        `insert into lot (studio_id, id, material_id, tracked, label, size_ul, price_minor, container_id, opened_at)
+         select $1, l.id, l.material_id, true, l.label, l.size_ul, l.price_minor, l.container_id, coalesce($8, now())
+         from unnest($2::uuid[], $3::uuid[], $4::text[], $5::bigint[], $6::bigint[], $7::uuid[])
+           as l (id, material_id, label, size_ul, price_minor, container_id)`,
+        [tx.studioId, column((c) => c.lotId), column((c) => c.materialId), column((c) => c.label), column((c) => c.sizeUl), prices, column((c) => c.vesselId), buy.at ?? null], // prettier-ignore
       )
       return containers.map((c) => ({ lotId: c.lotId, from: null, to: c.vesselId, ul: c.sizeUl }))
     },

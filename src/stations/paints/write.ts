@@ -1,7 +1,7 @@
 import { reflectanceFromHex } from '@/core/colour/reflectance'
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { opacityOf } from '@/core/paint/contrastRatio'
-import { fold } from '@/core/paint/fold'
+import { searchText } from '@/core/paint/fold'
 import { refreshLook } from '@/db/ledger'
 import type { Tx } from '@/db/withStudio'
 import { v7 as uuidv7 } from 'uuid'
@@ -115,12 +115,19 @@ export async function writeMaterials(tx: Tx, writes: readonly Write[]): Promise<
   await writeMediums(tx, done)
   await writePaints(tx, done)
   await noteChanges(tx, done)
+  await noteWords(tx, done)
   return ids
 }
 
-/** What typed search looks through, folded. */
-const searchText = (m: MaterialInput) =>
-  fold([m.maker, m.line, m.name, ...(m.kind === 'paint' ? m.pigments : []), ...m.tags, m.barcode].join(' '))
+/** Keeps the words a catalogue is written with, for finding the nearest to a mistyped one. */
+async function noteWords(tx: Tx, writes: readonly Write[]): Promise<void> {
+  const words = new Set(writes.flatMap((w) => searchText(w.after).split(' ')))
+  const kept = [...words].filter((w) => w.length >= 3 && w.length <= 40 && !/^[\d.,]+$/.test(w))
+  await tx.q(
+    'insert into search_word (studio_id, word) select $1, w from unnest($2::text[]) as w order by w on conflict do nothing',
+    [tx.studioId, kept],
+  )
+}
 
 async function noteChanges(tx: Tx, writes: readonly Write[]): Promise<void> {
   const rows = writes.map((w) => ({

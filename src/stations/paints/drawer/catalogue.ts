@@ -1,6 +1,7 @@
 import { hexToLab } from '@/core/colour/lab'
 import type { Triple } from '@/core/colour/srgb'
 import { facetColumn, type FacetColumn } from '@/core/paint/facets'
+import { searchText } from '@/core/paint/fold'
 import { hueFamily, hueOrder } from '@/core/paint/hueFamily'
 import { lightfastnessOf } from '@/core/paint/pigments'
 import { perMl } from '@/core/purchase/cost'
@@ -11,6 +12,8 @@ import { allMaterials, type MaterialRow } from '../queries'
 export interface CatalogueRow extends MaterialRow {
   readonly lab: Triple
   readonly hueOrder: number
+  /** What typed search looks through. */
+  readonly text: string
   /** Minor units per ml at its price; null where none is known. */
   readonly perMl: number | null
 }
@@ -62,12 +65,14 @@ function describe(m: MaterialRow): CatalogueRow {
     ...m,
     lab,
     hueOrder: hueOrder(lab),
+    text: searchText(m),
     perMl: m.priceMinor !== null && m.containerUl ? perMl(m.priceMinor, m.containerUl) : null,
   }
 }
 
 function shelf(rows: readonly CatalogueRow[]): Shelf {
-  const column = (key: string, of: (m: CatalogueRow) => readonly string[]) => facetColumn(key, rows.map(of))
+  const column = (key: string, of: (m: CatalogueRow) => readonly string[]) =>
+    facetColumn(key, rows.length, (i) => of(rows[i]!))
   return {
     rows,
     index: new Map(rows.map((r, i) => [r.id, i])),

@@ -1,9 +1,9 @@
-import { countFacets, facetColumn, type FacetCount } from '@/core/paint/facets'
+import { countFacets, facetColumn, type FacetColumn, type FacetCount } from '@/core/paint/facets'
 import { fold } from '@/core/paint/fold'
 import { IDLE_DAYS } from '@/core/purchase/rhythm'
 import { onHand } from '@/db/stock'
 import type { Tx } from '@/db/withStudio'
-import { shelfOf, type CatalogueRow } from './catalogue'
+import { shelfOf, type CatalogueRow, type Shelf } from './catalogue'
 import { FACETS, picksOf, type FacetKey, type PaintFilter, type SortKey } from './filter'
 
 /** A paint as a card or a line of the table needs it. */
@@ -30,39 +30,114 @@ export const CHUNK = 120
 
 /** Words of a search, folded. */
 const words = (q: string) => fold(q).split(' ').filter(Boolean).slice(0, 8)
-const like = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
-/** How alike a word must be to be taken for a typo: 1 is the same, 0 shares no three letters. */
-const ALIKE = 0.4
+/** How alike a word must be to be taken for a typo (pg_trgm): 1 is the same, 0 shares no three letters. */
+const ALIKE = 0.3
+/** Words tried in place of a mistyped one. */
+const TRIED = 5
 
-/** Ids that a typed search finds: as typed, or near where nothing is. */
-async function search(tx: Tx, q: string): Promise<{ ids: string[]; near: boolean } | undefined> {
+interface Searched {
+  /** 1 for each row found, 2 where the likeliest words were. */
+  readonly hits: Uint8Array
+  /** True where a word was taken for the nearest that is written somewhere. */
+  readonly near: boolean
+}
+
+/** Rows in which every typed word stands; a word that stands nowhere is taken for those nearest to it. */
+async function search(tx: Tx, q: string, rows: readonly CatalogueRow[]): Promise<Searched | undefined> {
   const list = words(q)
   if (list.length === 0) return undefined
-  const exact = await tx.q<{ id: string }>(
-    `select id from material where studio_id = $1 and kind = 'paint' and search_text like all ($2)`,
-    [tx.studioId, list.map(like)],
-  )
-  if (exact.length) return { ids: exact.map((r) => r.id), near: false }
-  const near = await tx.q<{ id: string }>(
-    `select id from (
-       select id, (select min(case when search_text like '%' || w || '%' then 1 else word_similarity(w, search_text) end)
-                   from unnest($2::text[]) as w) as alike
-       from material where studio_id = $1 and kind = 'paint'
-     ) as m where alike >= $3 order by alike desc, id limit 500`,
-    [tx.studioId, list, ALIKE],
-  )
-  return { ids: near.map((r) => r.id), near: true }
+  const hits = new Uint8Array(rows.length).fill(2)
+  const strange: string[] = []
+  for (const word of list) {
+    const standing = rowsWith(rows, word)
+    if (standing.includes(1)) keepWhere(hits, standing)
+    else strange.push(word)
+  }
+  if (strange.length === 0) return { hits, near: false }
+  const meant = await nearest(tx, strange)
+  for (const word of strange) {
+    const [first, ...others] = (meant.get(word) ?? []).map((m) => rowsWith(rows, m))
+    for (let i = 0; i < hits.length; i++)
+      if (!first?.[i]) hits[i] = others.some((o) => o[i]) ? Math.min(hits[i]!, 1) : 0
+  }
+  return { hits, near: true }
 }
 
-/** Roles each paint has been mixed for, and when it was used last. */
-async function uses(tx: Tx): Promise<Map<string, { roles: string[]; lastAt: number }>> {
-  const rows = await tx.q<{ material_id: string; roles: string[]; last_at: string }>(
-    `select material_id, array_agg(role) as roles, max(last_at) as last_at from material_use
-     where studio_id = $1 and bottles > 0 group by 1`,
-    [tx.studioId],
-  )
-  return new Map(rows.map((r) => [r.material_id, { roles: r.roles, lastAt: Date.parse(r.last_at) }]))
+function rowsWith(rows: readonly CatalogueRow[], word: string): Uint8Array {
+  const standing = new Uint8Array(rows.length)
+  for (let i = 0; i < rows.length; i++) if (rows[i]!.text.includes(word)) standing[i] = 1
+  return standing
 }
+
+function keepWhere(hits: Uint8Array, standing: Uint8Array): void {
+  for (let i = 0; i < hits.length; i++) if (!standing[i]) hits[i] = 0
+}
+
+/** The words of the catalogue nearest to each typed one, nearest first. */
+async function nearest(tx: Tx, typed: readonly string[]): Promise<Map<string, string[]>> {
+  const rows = await tx.q<{ typed: string; words: string[] }>(
+    `select w as typed, array(
+       select word from search_word where studio_id = $1 and similarity(word, w) >= $3
+       order by similarity(word, w) desc, word limit ${TRIED}
+     ) as words from unnest($2::text[]) as w`,
+    [tx.studioId, typed, ALIKE],
+  )
+  return new Map(rows.map((r) => [r.typed, r.words]))
+}
+
+interface Used {
+  readonly ids: readonly string[]
+  readonly roles: readonly (readonly string[])[]
+  /** When each was used last, ms. */
+  readonly lastAt: readonly number[]
+}
+
+/** Paints that have been mixed, with the roles they were mixed for and when last. */
+async function uses(tx: Tx): Promise<Used> {
+  const [row] = await tx.q<{ [K in keyof Used]: Used[K] | null }>(
+    `select json_agg(material_id) as ids, json_agg(roles) as roles, json_agg(last_at) as "lastAt" from (
+       select material_id, array_agg(role) as roles, round(1000 * extract(epoch from max(last_at))) as last_at
+       from material_use where studio_id = $1 and bottles > 0 group by 1
+     ) as m`,
+    [tx.studioId],
+    'uses',
+  )
+  return { ids: row?.ids ?? [], roles: row?.roles ?? [], lastAt: row?.lastAt ?? [] }
+}
+
+const NOT_COUNTED = -1
+
+/** What moves from day to day, by the row of the shelf: stock (µl, −1 where not counted), use, and what these read as. */
+interface Moving {
+  readonly stockUl: Float64Array
+  readonly lastAt: Float64Array
+  readonly columns: readonly FacetColumn[]
+}
+
+async function moving(tx: Tx, { rows, index }: Shelf, now: Date): Promise<Moving> {
+  const stockUl = new Float64Array(rows.length).fill(NOT_COUNTED)
+  for (const [id, ul] of await onHand(tx)) {
+    const at = index.get(id)
+    if (at !== undefined) stockUl[at] = ul
+  }
+  const used = await uses(tx)
+  const lastAt = new Float64Array(rows.length)
+  const words = new Array<readonly string[]>(rows.length).fill(NEVER)
+  const idleBefore = now.getTime() - IDLE_DAYS * 86_400_000
+  used.ids.forEach((id, k) => {
+    const at = index.get(id)
+    if (at === undefined) return
+    lastAt[at] = used.lastAt[k]!
+    words[at] = used.lastAt[k]! < idleBefore ? [...used.roles[k]!, 'idle'] : used.roles[k]!
+  })
+  const columns = [
+    facetColumn('stock', rows.length, (i) => stockWords(stockUl[i]!, rows[i]!.lowUl)),
+    facetColumn('used', rows.length, (i) => words[i]!),
+  ]
+  return { stockUl, lastAt, columns }
+}
+
+const NEVER = ['never used']
 
 /**
  * The paints of a view: a chunk of them from `filter.from` on, how many there are, and live counts of every facet.
@@ -70,81 +145,55 @@ async function uses(tx: Tx): Promise<Map<string, { roles: string[]; lastAt: numb
  */
 export async function findPaints(tx: Tx, filter: PaintFilter, now: Date, chunk = CHUNK): Promise<Found> {
   const shelf = await shelfOf(tx, filter.archived === 'yes')
-  const searched = await search(tx, filter.q)
-  const held = await onHand(tx)
-  const used = await uses(tx)
-  const { rows, index } = shelf
-  const columns = [
-    ...shelf.columns,
-    facetColumn(
-      'stock',
-      rows.map((m) => stockWords(held.get(m.id) ?? null, m.lowUl)),
-    ),
-    facetColumn(
-      'used',
-      rows.map((m) => {
-        const use = used.get(m.id)
-        if (!use) return ['never used']
-        return now.getTime() - use.lastAt > IDLE_DAYS * 86_400_000 ? [...use.roles, 'idle'] : use.roles
-      }),
-    ),
-  ]
-  let within: Uint8Array | undefined
-  if (searched) {
-    within = new Uint8Array(rows.length)
-    for (const id of searched.ids) {
-      const at = index.get(id)
-      if (at !== undefined) within[at] = 1
-    }
-  }
+  const { rows } = shelf
+  const searched = await search(tx, filter.q, rows)
+  const { stockUl, lastAt, columns } = await moving(tx, shelf, now)
   const chosen = Object.fromEntries(FACETS.map(([key]) => [key, picksOf(filter, key)]))
-  const { matches, counts } = countFacets(rows.length, columns, chosen, within)
-  const sorted = order(matches, rows, filter.sort, {
-    held: (m) => held.get(m.id) ?? -1,
-    lastAt: (m) => used.get(m.id)?.lastAt ?? 0,
-    rank: searched?.near ? new Map(searched.ids.map((id, i) => [id, i])) : undefined,
-  })
+  const { matches, counts } = countFacets(rows.length, [...shelf.columns, ...columns], chosen, searched?.hits)
+  const key: Readonly<Record<SortKey, ((i: number) => number) | undefined>> = {
+    name: undefined,
+    hue: (i) => rows[i]!.hueOrder,
+    light: (i) => -rows[i]!.lab[0],
+    used: (i) => -lastAt[i]!,
+    amount: (i) => -stockUl[i]!,
+    price: (i) => rows[i]!.perMl ?? Number.MAX_VALUE,
+  }
+  const sorted = order(matches, rows.length, key[filter.sort], searched?.near ? searched.hits : undefined)
   return {
     total: sorted.length,
-    rows: sorted.slice(filter.from, filter.from + chunk).map((i) => drawerRow(rows[i]!, held.get(rows[i]!.id) ?? null)),
+    rows: sorted.slice(filter.from, filter.from + chunk).map((i) => drawerRow(rows[i]!, stockUl[i]!)),
     counts: counts as Found['counts'],
     near: searched?.near ?? false,
   }
 }
 
-const isLow = (onHandUl: number | null, lowUl: number | null) => onHandUl !== null && lowUl !== null && onHandUl < lowUl
-
-function stockWords(onHandUl: number | null, lowUl: number | null): string[] {
-  if (onHandUl === null) return ['not counted']
-  if (onHandUl === 0) return ['used up']
-  return isLow(onHandUl, lowUl) ? ['in stock', 'low'] : ['in stock']
+/**
+ * Rows arrive by maker, line and name, and sorting is stable: that order breaks every tie.
+ * @param hits of a near search, 2 where the likeliest words were found: those go before any other
+ */
+function order(
+  matches: readonly number[],
+  rows: number,
+  by: ((i: number) => number) | undefined,
+  hits: Uint8Array | undefined,
+): readonly number[] {
+  if (!by && !hits) return matches
+  const keys = new Float64Array(rows)
+  if (by) for (const i of matches) keys[i] = by(i)
+  return [...matches].sort((a, b) => (hits ? hits[b]! - hits[a]! : 0) || keys[a]! - keys[b]!)
 }
 
-interface Dynamic {
-  held(m: CatalogueRow): number
-  lastAt(m: CatalogueRow): number
-  /** Order of a near search; it goes before any other. */
-  readonly rank: ReadonlyMap<string, number> | undefined
+const isLow = (stockUl: number, lowUl: number | null) => stockUl !== NOT_COUNTED && lowUl !== null && stockUl < lowUl
+
+const STOCK = { none: ['not counted'], empty: ['used up'], low: ['in stock', 'low'], some: ['in stock'] }
+
+function stockWords(stockUl: number, lowUl: number | null): readonly string[] {
+  if (stockUl === NOT_COUNTED) return STOCK.none
+  if (stockUl === 0) return STOCK.empty
+  return isLow(stockUl, lowUl) ? STOCK.low : STOCK.some
 }
 
-/** Rows arrive by maker, line and name, and sorting is stable: that order breaks every tie. */
-function order(matches: number[], rows: readonly CatalogueRow[], sort: SortKey, by: Dynamic): number[] {
-  const key: Readonly<Record<SortKey, (m: CatalogueRow) => number>> = {
-    name: () => 0,
-    hue: (m) => m.hueOrder,
-    light: (m) => -m.lab[0],
-    used: (m) => -by.lastAt(m),
-    amount: (m) => -by.held(m),
-    price: (m) => m.perMl ?? Number.MAX_VALUE,
-  }
-  const { rank } = by
-  const of = rank && sort === 'name' ? (m: CatalogueRow) => rank.get(m.id) ?? rank.size : key[sort]
-  if (of === key.name) return matches
-  const keys = new Map(matches.map((i) => [i, of(rows[i]!)]))
-  return [...matches].sort((a, b) => keys.get(a)! - keys.get(b)!)
-}
-
-const drawerRow = (m: CatalogueRow, onHandUl: number | null): DrawerRow => ({
+const drawerRow = (m: CatalogueRow, stockUl: number): DrawerRow => ({
   id: m.id,
   name: m.name,
   maker: m.maker,
@@ -161,6 +210,6 @@ const drawerRow = (m: CatalogueRow, onHandUl: number | null): DrawerRow => ({
   perMl: m.perMl,
   flags: m.flags,
   discontinued: m.discontinued,
-  onHandUl,
-  low: isLow(onHandUl, m.lowUl),
+  onHandUl: stockUl === NOT_COUNTED ? null : stockUl,
+  low: isLow(stockUl, m.lowUl),
 })

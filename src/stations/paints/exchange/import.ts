@@ -110,6 +110,8 @@ export async function importFile(
 ): Promise<Imported> {
   // One import at a time in a studio: two of the same list would trip over each other's names.
   await tx.q('select pg_advisory_xact_lock(hashtextextended($1, 0))', [`import ${tx.studioId}`])
+  // Checks of foreign keys keep the plan they were first made with, from when the tables were small; here thousands follow.
+  await tx.q(`select set_config('plan_cache_mode', 'force_custom_plan', true)`)
   const rows = await previewFile(tx, file, mapping)
   const fresh = await freshIds(tx, file, rows)
   const writes = rows.flatMap((r, i): Write[] => {

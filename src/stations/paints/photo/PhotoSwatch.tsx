@@ -51,11 +51,16 @@ export function PhotoSwatch({ onUse }: { onUse: (use: SwatchUse, hex: string) =>
     setBusy(true)
     setMeasured(undefined)
     setMarks({})
+    setPhoto(undefined)
     setActive('card')
     const opened = await api().open(file)
     setBusy(false)
     setProblem(opened.ok ? undefined : opened.message)
-    setPhoto(opened.ok ? { url: URL.createObjectURL(file), ...opened.value } : undefined)
+    setPhoto(
+      opened.ok
+        ? { url: URL.createObjectURL(opened.value.preview), width: opened.value.width, height: opened.value.height }
+        : undefined,
+    )
   }
   const mark = async (which: Mark, patch: Patch, kindNow = kind) => {
     const next = { ...marks, [which]: patch }

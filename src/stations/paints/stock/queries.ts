@@ -22,8 +22,8 @@ export function containersOf(tx: Tx, materialId: string): Promise<ContainerRow[]
     `select l.id as "lotId", v.id as "vesselId", v.label, l.size_ul as "sizeUl", l.price_minor as "priceMinor",
        l.opened_at as "boughtAt", l.unsealed_at as "unsealedAt", l.finished_at as "finishedAt", c.ul as "leftUl"
      from lot l
-     join vessel_content c on c.studio_id = l.studio_id and c.lot_id = l.id
-     join vessel v on v.studio_id = c.studio_id and v.id = c.vessel_id and v.kind = 'container'
+     join vessel v on v.studio_id = l.studio_id and v.id = l.container_id
+     join vessel_content c on c.studio_id = l.studio_id and c.vessel_id = l.container_id and c.lot_id = l.id
      where l.studio_id = $1 and l.material_id = $2 and l.tracked
      order by l.finished_at is not null, l.opened_at desc, l.id`,
     [tx.studioId, materialId],
