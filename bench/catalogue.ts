@@ -1,3 +1,4 @@
+import pg from 'pg'
 import { signUp } from '@/db/accounts'
 import { withStudio, type Tx } from '@/db/withStudio'
 import { filterSchema, type PaintFilter } from '@/stations/paints/drawer/filter'
@@ -46,6 +47,11 @@ export async function catalogueFigures(): Promise<Figure[]> {
   await bring(list(PAINTS / 2))
   await bring(list(PAINTS / 2, PAINTS / 2))
   await withStudio(who, stock)
+  // A server that has run for a minute has looked at its tables; a bulk load just now has not been.
+  const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
+  await admin.connect()
+  await admin.query('analyze')
+  await admin.end()
   const views: [string, Partial<PaintFilter>, string][] = [
     ['all of them', {}, 'true'],
     ['one maker and body', { maker: 'Torvald', body: 'soft|fluid' }, `m.maker = 'Torvald' and p.body in ('soft', 'fluid')`],

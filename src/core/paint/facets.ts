@@ -69,42 +69,46 @@ export function countFacets(
   within?: Uint8Array,
 ): Found {
   if (columns.length > MOST_FACETS) throw new RangeError(`at most ${MOST_FACETS} facets`)
-  const wanted = columns.map((c) => {
-    const picks = chosen[c.key] ?? []
-    if (picks.length === 0) return undefined
-    const mask = new Uint8Array(c.values.length)
-    c.values.forEach((v, i) => (mask[i] = picks.includes(v) ? 1 : 0))
-    return mask
-  })
-  const tallies = columns.map((c) => new Int32Array(c.values.length))
+  // Column by column: each loop runs over plain arrays, and a row's misses are bits.
+  const missed = new Int32Array(rows)
+  if (within) for (let i = 0; i < rows; i++) if (!within[i]) missed[i] = OUT
+  columns.forEach((c, k) => markMisses(missed, c, chosen[c.key] ?? [], 1 << k))
   const matches: number[] = []
-  for (let i = 0; i < rows; i++) {
-    if (within && !within[i]) continue
-    const missed = missedBy(i, columns, wanted)
-    if (missed === 0) matches.push(i)
-    for (let k = 0; k < columns.length; k++) {
-      if ((missed & ~(1 << k)) !== 0) continue
-      const { offsets, codes } = columns[k]!
-      const tally = tallies[k]!
-      for (let at = offsets[i]!; at < offsets[i + 1]!; at++) tally[codes[at]!]! += 1
-    }
-  }
+  for (let i = 0; i < rows; i++) if (missed[i] === 0) matches.push(i)
   const counts = Object.fromEntries(
-    columns.map((c, k) => [c.key, c.values.map((value, v) => ({ value, count: tallies[k]![v]! }))]),
+    columns.map((c, k) => {
+      const tally = tallyOf(missed, c, ~(1 << k))
+      return [c.key, c.values.map((value, v) => ({ value, count: tally[v]! }))]
+    }),
   )
   return { matches, counts }
 }
 
-/** Bits of the facets a row fails. */
-function missedBy(i: number, columns: readonly FacetColumn[], wanted: readonly (Uint8Array | undefined)[]): number {
-  let missed = 0
-  for (let k = 0; k < columns.length; k++) {
-    const mask = wanted[k]
-    if (!mask) continue
-    const { offsets, codes } = columns[k]!
-    let hit = false
-    for (let at = offsets[i]!; at < offsets[i + 1]! && !hit; at++) hit = mask[codes[at]!] === 1
-    if (!hit) missed |= 1 << k
+/** The mark of a row no search has found: it is missed whatever is chosen. */
+const OUT = 1 << MOST_FACETS
+
+/** Sets a facet's bit on every row that has none of the chosen values. */
+function markMisses(
+  missed: Int32Array,
+  { values, offsets, codes }: FacetColumn,
+  picks: readonly string[],
+  bit: number,
+): void {
+  if (picks.length === 0) return
+  const mask = Uint8Array.from(values, (v) => (picks.includes(v) ? 1 : 0))
+  for (let i = 0; i < missed.length; i++) {
+    let hit = 0
+    for (let at = offsets[i]!; at < offsets[i + 1]!; at++) hit |= mask[codes[at]!]!
+    if (!hit) missed[i]! |= bit
   }
-  return missed
+}
+
+/** How many rows have each value, of those that miss nothing but this facet. */
+function tallyOf(missed: Int32Array, { values, offsets, codes }: FacetColumn, others: number): Int32Array {
+  const tally = new Int32Array(values.length)
+  for (let i = 0; i < missed.length; i++) {
+    if ((missed[i]! & others) !== 0) continue
+    for (let at = offsets[i]!; at < offsets[i + 1]!; at++) tally[codes[at]!]! += 1
+  }
+  return tally
 }

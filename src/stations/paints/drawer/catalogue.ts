@@ -12,8 +12,6 @@ import { allMaterials, type MaterialRow } from '../queries'
 export interface CatalogueRow extends MaterialRow {
   readonly lab: Triple
   readonly hueOrder: number
-  /** What typed search looks through. */
-  readonly text: string
   /** Minor units per ml at its price; null where none is known. */
   readonly perMl: number | null
 }
@@ -22,6 +20,10 @@ export interface CatalogueRow extends MaterialRow {
 export interface Shelf {
   readonly rows: readonly CatalogueRow[]
   readonly index: ReadonlyMap<string, number>
+  /** What typed search looks through: a line a row, so that one pass finds a word in all of them. */
+  readonly text: string
+  /** Where each row's line begins in `text`, and where the last one ends. */
+  readonly lines: Int32Array
   readonly columns: readonly FacetColumn[]
 }
 
@@ -65,17 +67,21 @@ function describe(m: MaterialRow): CatalogueRow {
     ...m,
     lab,
     hueOrder: hueOrder(lab),
-    text: searchText(m),
     perMl: m.priceMinor !== null && m.containerUl ? perMl(m.priceMinor, m.containerUl) : null,
   }
 }
 
 function shelf(rows: readonly CatalogueRow[]): Shelf {
+  const texts = rows.map(searchText)
+  const lines = new Int32Array(rows.length + 1)
+  texts.forEach((t, i) => (lines[i + 1] = lines[i]! + t.length + 1))
   const column = (key: string, of: (m: CatalogueRow) => readonly string[]) =>
     facetColumn(key, rows.length, (i) => of(rows[i]!))
   return {
     rows,
     index: new Map(rows.map((r, i) => [r.id, i])),
+    text: texts.map((t) => `${t}\n`).join(''),
+    lines,
     columns: [
       column('maker', (m) => [m.maker]),
       column('line', (m) => [m.line]),

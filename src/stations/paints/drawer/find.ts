@@ -43,29 +43,36 @@ interface Searched {
 }
 
 /** Rows in which every typed word stands; a word that stands nowhere is taken for those nearest to it. */
-async function search(tx: Tx, q: string, rows: readonly CatalogueRow[]): Promise<Searched | undefined> {
+async function search(tx: Tx, q: string, shelf: Shelf): Promise<Searched | undefined> {
   const list = words(q)
   if (list.length === 0) return undefined
-  const hits = new Uint8Array(rows.length).fill(2)
+  const hits = new Uint8Array(shelf.rows.length).fill(2)
   const strange: string[] = []
   for (const word of list) {
-    const standing = rowsWith(rows, word)
+    const standing = rowsWith(shelf, word)
     if (standing.includes(1)) keepWhere(hits, standing)
     else strange.push(word)
   }
   if (strange.length === 0) return { hits, near: false }
   const meant = await nearest(tx, strange)
   for (const word of strange) {
-    const [first, ...others] = (meant.get(word) ?? []).map((m) => rowsWith(rows, m))
+    const [first, ...others] = (meant.get(word) ?? []).map((m) => rowsWith(shelf, m))
     for (let i = 0; i < hits.length; i++)
       if (!first?.[i]) hits[i] = others.some((o) => o[i]) ? Math.min(hits[i]!, 1) : 0
   }
   return { hits, near: true }
 }
 
-function rowsWith(rows: readonly CatalogueRow[], word: string): Uint8Array {
+/** 1 for each row whose text holds a word; a word never holds a line's end. */
+function rowsWith({ text, lines, rows }: Shelf, word: string): Uint8Array {
   const standing = new Uint8Array(rows.length)
-  for (let i = 0; i < rows.length; i++) if (rows[i]!.text.includes(word)) standing[i] = 1
+  let row = 0
+  for (let at = text.indexOf(word); at >= 0; at = text.indexOf(word, lines[row])) {
+    while (lines[row + 1]! <= at) row += 1
+    standing[row] = 1
+    row += 1
+    if (row === rows.length) break
+  }
   return standing
 }
 
@@ -146,7 +153,7 @@ const NEVER = ['never used']
 export async function findPaints(tx: Tx, filter: PaintFilter, now: Date, chunk = CHUNK): Promise<Found> {
   const shelf = await shelfOf(tx, filter.archived === 'yes')
   const { rows } = shelf
-  const searched = await search(tx, filter.q, rows)
+  const searched = await search(tx, filter.q, shelf)
   const { stockUl, lastAt, columns } = await moving(tx, shelf, now)
   const chosen = Object.fromEntries(FACETS.map(([key]) => [key, picksOf(filter, key)]))
   const { matches, counts } = countFacets(rows.length, [...shelf.columns, ...columns], chosen, searched?.hits)
