@@ -2,6 +2,7 @@
 
 import { Button, Input, Select } from 'antd'
 import { ONE_RATIO_SCHOOLS } from '@/core/mix/schools'
+import { THINNER_FACTS } from '@/core/mix/thinners'
 import { type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/catalogue'
 import { Chip } from '@/ui/Drawdown'
@@ -25,6 +26,8 @@ export function RecipePanel({
   const paints = materials.filter((m) => m.kind === 'paint')
   const mediums = materials.filter((m) => m.kind === 'medium' || m.kind === 'additive')
   const waters = materials.filter((m) => m.kind === 'water')
+  const thinner = waters.find((m) => m.id === draft.waterId)?.thinner
+  const keeps = thinner ? THINNER_FACTS[thinner].keeps : ''
   return (
     <section className="panel" aria-label="Recipe">
       <label className="field" style={{ marginBottom: 4 }}>
@@ -102,6 +105,7 @@ export function RecipePanel({
             onChange={(v: string) => change({ waterId: v })}
             options={waters.map(choice)}
           />
+          {keeps ? <small className="muted">the mix keeps {keeps}</small> : null}
         </label>
       </div>
     </section>

@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { technique as techniqueOf } from '@/core/consistency/techniques'
 import { needs } from '@/core/plan/amounts'
+import { wordsOnPlan, type MakersWord } from '@/core/plan/makersWord'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { type UnitSystem } from '@/core/quantity/parse'
@@ -32,7 +33,9 @@ export function PlanEditor({
   units,
   currency,
   surfaces,
+  word,
 }: {
+  word: MakersWord
   surfaces: readonly StockedSurface[]
   plan?: PlanWithParts
   bottles: PricedBottle[]
@@ -52,6 +55,13 @@ export function PlanEditor({
   const need = needs(reading.parts, new Map(bottles.map((b) => [b.id, b.ul])))
   const paintCost = reading.parts.reduce((sum, p) => sum + (p.ul / 1000) * (byId.get(p.vesselId)?.costPerMl ?? 0), 0)
   const surfaceCost = reading.input?.surfaceCostMinor ?? 0
+  const said = wordsOnPlan(
+    reading.parts.flatMap((p) => {
+      const b = byId.get(p.vesselId)
+      return b ? [{ use: p.use, label: b.label, role: b.role, paintIds: b.recipe.paints.map((m) => m.materialId) }] : []
+    }),
+    word,
+  )
   const layers = reading.parts
     .filter((p) => p.use === 'cup')
     .map((p) => ({
@@ -160,6 +170,11 @@ export function PlanEditor({
             <Button data-testid="add-bottle" onClick={() => change({ cup: [...f.cup, { vesselId: '', parts: '1' }] })}>
               {f.cup.length ? 'And another' : 'Add a bottle'}
             </Button>
+            {said.map((w) => (
+              <Notice key={w.text} kind={w.against ? 'warning' : 'note'}>
+                {w.text}
+              </Notice>
+            ))}
             {bottles.length === 0 ? <p className="muted">The rack is empty. Mix a bottle first.</p> : null}
           </section>
           <section className="panel" aria-label="Apart from the cup">

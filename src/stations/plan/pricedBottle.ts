@@ -1,7 +1,7 @@
-import type { Bottle } from '@/db/bottles'
+import type { BottleFull } from '@/db/bottles'
 
 /** A bottle one can plan with. */
-export interface PricedBottle extends Bottle {
+export interface PricedBottle extends BottleFull {
   /** Minor units of a ml. */
   readonly costPerMl: number
 }

@@ -123,6 +123,11 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
           <Form.Item name="tags" label="Tags">
             <Select mode="tags" tokenSeparators={[',', ';']} open={false} suffixIcon={null} placeholder="sea, commission, …" />
           </Form.Item>
+          {kind === 'medium' && !material ? (
+            <Form.Item name="additive" valuePropName="checked">
+              <Checkbox>An additive, dosed by drops (silicone and the like)</Checkbox>
+            </Form.Item>
+          ) : null}
           {kind === 'medium' ? <EffectFields mediumKind={live.mediumKind} form={form} /> : null}
           <Form.Item name="notes" label="Notes">
             <Input.TextArea rows={3} maxLength={4000} />

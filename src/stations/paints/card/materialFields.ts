@@ -25,6 +25,8 @@ export interface Fields {
   line: string
   name: string
   mediumKind: MediumKind
+  /** Dosed by drops, not by parts: silicone and the like. */
+  additive: boolean
   effects: number[] | null
   thinner: Thinner
   body: Body
@@ -67,6 +69,7 @@ export function start(m: MaterialInput | undefined): Fields {
     line: m?.line ?? '',
     name: m?.name ?? '',
     mediumKind: (medium?.mediumKind as MediumKind) ?? 'pouring medium',
+    additive: m?.kind === 'additive',
     effects: medium?.effects ?? null,
     thinner: m?.kind === 'water' ? (m.thinner as Thinner) : 'distilled',
     body: (p?.body as Body) ?? 'soft',
@@ -135,7 +138,13 @@ export function read(kind: FormKind, f: Fields, units: UnitSystem): MaterialInpu
   if (kind === 'water') return { ...shared, kind, thinner: f.thinner, waterShare }
   if (kind === 'medium') {
     if (f.effects && f.effects.length !== EFFECTS.length) throw new Invalid('A profile has ten effects.')
-    return { ...shared, kind, mediumKind: f.mediumKind, waterShare, effects: f.effects }
+    return {
+      ...shared,
+      kind: f.additive ? 'additive' : 'medium',
+      mediumKind: f.mediumKind,
+      waterShare,
+      effects: f.effects,
+    }
   }
   return {
     ...shared,

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { findPlan } from '@/db/plans'
 import { studioFacts } from '@/db/studio'
+import { makersWord } from '@/db/makersWord'
 import { listSurfaces } from '@/db/surfaces'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
@@ -14,11 +15,12 @@ export const metadata: Metadata = { title: 'Plan' }
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   if (!isId(id)) notFound()
-  const { plan, bottles, studio, surfaces } = await inStudio(async (tx) => ({
+  const { plan, bottles, studio, surfaces, word } = await inStudio(async (tx) => ({
     plan: await findPlan(tx, id),
     bottles: await pricedBottles(tx),
     studio: await studioFacts(tx),
     surfaces: await listSurfaces(tx),
+    word: await makersWord(tx),
   })).catch(orNotFound)
   return (
     <PlanEditor
@@ -29,6 +31,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       units={studio.units}
       currency={studio.currency}
       surfaces={surfaces}
+      word={word}
     />
   )
 }

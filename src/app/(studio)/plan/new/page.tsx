@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { studioFacts } from '@/db/studio'
+import { makersWord } from '@/db/makersWord'
 import { listSurfaces } from '@/db/surfaces'
 import { inStudio } from '@/session/current'
 import { PlanEditor } from '@/stations/plan/PlanEditor'
@@ -10,13 +11,21 @@ export const metadata: Metadata = { title: 'New plan' }
 
 export default async function NewPlan({ searchParams }: { searchParams: Search }) {
   const wanted = (firstValues(await searchParams).bottles ?? '').split(',')
-  const { bottles, studio, surfaces } = await inStudio(async (tx) => ({
+  const { bottles, studio, surfaces, word } = await inStudio(async (tx) => ({
     bottles: await pricedBottles(tx),
     studio: await studioFacts(tx),
     surfaces: await listSurfaces(tx),
+    word: await makersWord(tx),
   }))
   const chosen = wanted.filter((id) => bottles.some((b) => b.id === id))
   return (
-    <PlanEditor bottles={bottles} chosen={chosen} units={studio.units} currency={studio.currency} surfaces={surfaces} />
+    <PlanEditor
+      bottles={bottles}
+      chosen={chosen}
+      units={studio.units}
+      currency={studio.currency}
+      surfaces={surfaces}
+      word={word}
+    />
   )
 }

@@ -1,0 +1,48 @@
+import { flagAgainst, type RoleFlag } from '../paint/flags'
+
+/** What goes onto the surface, as the maker's own words are held against it. */
+export interface Used {
+  /** What it is used for: `cup`, or what is planned apart from it. */
+  readonly use: string
+  readonly label: string
+  /** Role the bottle was mixed for; what counts in the cup. */
+  readonly role: string
+  readonly paintIds: readonly string[]
+}
+
+export interface MakersWord {
+  readonly paints: Readonly<Record<string, { readonly name: string; readonly flags: readonly RoleFlag[] }>>
+  readonly pairs: readonly {
+    readonly aId: string
+    readonly bId: string
+    readonly verdict: 'together' | 'never' | 'surprising'
+    readonly note: string
+  }[]
+}
+
+const VERDICT = { together: 'always side by side', never: 'never beside each other', surprising: 'surprisingly good together' } as const // prettier-ignore
+
+/**
+ * What the maker has said that bears on a plan: notes on pairs that meet in the cup, those against first, then flags
+ * of paints used in a role they are kept out of. One sentence each.
+ */
+export function wordsOnPlan(used: readonly Used[], word: MakersWord): { against: boolean; text: string }[] {
+  const cup = used.filter((u) => u.use === 'cup')
+  const inCup = (id: string, others: readonly Used[]) => others.filter((u) => u.paintIds.includes(id))
+  const because = (note: string) => (note ? `: ${note}` : '')
+  const name = (id: string) => word.paints[id]?.name ?? 'a paint'
+  const pairs = word.pairs
+    .filter((p) => inCup(p.aId, cup).some((a) => inCup(p.bId, cup).some((b) => b !== a)))
+    .map((p) => ({
+      against: p.verdict === 'never',
+      text: `${name(p.aId)} and ${name(p.bId)}, ${VERDICT[p.verdict]}${because(p.note)}.`,
+    }))
+  const flags = used.flatMap((u) =>
+    u.paintIds.flatMap((id) => {
+      const says = flagAgainst(word.paints[id]?.flags ?? [], u.use === 'cup' ? u.role : u.use)
+      return says ? [{ against: true, text: `${name(id)} in ${u.label}: ${says}.` }] : []
+    }),
+  )
+  const unique = new Map([...pairs.sort((a, b) => Number(b.against) - Number(a.against)), ...flags].map((w) => [w.text, w])) // prettier-ignore
+  return [...unique.values()]
+}
