@@ -4,7 +4,19 @@ import { FikaError } from '@/core/errors'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { endPool } from '../pool'
 import { withStudio } from '../withStudio'
-import { buyContainer, discard, mixBottle, pour, takeOut, topUpBottle, undoMovement, weighInBottle } from '.'
+import {
+  buyContainer,
+  buyTogether,
+  finishContainer,
+  weighContainer,
+  discard,
+  mixBottle,
+  pour,
+  takeOut,
+  topUpBottle,
+  undoMovement,
+  weighInBottle,
+} from '.'
 
 afterAll(endPool)
 
@@ -231,13 +243,25 @@ describe('undo', () => {
 
 describe('any sequence of movements', () => {
   type Step = {
-    op: 'buy' | 'mix' | 'top' | 'take' | 'pour' | 'weigh' | 'discard' | 'undo'
+    op: 'buy' | 'set' | 'mix' | 'top' | 'take' | 'pour' | 'weigh' | 'weigh tube' | 'finish tube' | 'discard' | 'undo'
     a: number
     b: number
     ul: number
   }
   const step: fc.Arbitrary<Step> = fc.record({
-    op: fc.constantFrom('buy', 'mix', 'top', 'take', 'pour', 'weigh', 'discard', 'undo'),
+    op: fc.constantFrom(
+      'buy',
+      'set',
+      'mix',
+      'top',
+      'take',
+      'pour',
+      'weigh',
+      'weigh tube',
+      'finish tube',
+      'discard',
+      'undo',
+    ),
     a: fc.nat(20),
     b: fc.nat(20),
     ul: fc.integer({ min: 1, max: 150_000 }),
@@ -254,6 +278,7 @@ describe('any sequence of movements', () => {
             materials.map((materialId, i) => ({ materialId, ul: 30_000 + i * 7 })),
           ),
         ]
+        const tubes = [(await studio.container(materials[0]!, 50_000)).vesselId]
         const movements: string[] = []
         let booked = 0
         for (const { op, a, b, ul } of steps) {
@@ -278,6 +303,29 @@ describe('any sequence of movements', () => {
                     sizeUl: ul,
                     priceMinor: a,
                   })
+                case 'set':
+                  return buyTogether(tx, {
+                    requestId,
+                    totalMinor: ul,
+                    containers: materials.map((m, i) => ({
+                      materialId: m,
+                      lotId: uuidv7(),
+                      vesselId: uuidv7(),
+                      label: 'Set',
+                      sizeUl: ul + i,
+                      worth: i,
+                    })),
+                  })
+                case 'weigh tube':
+                  return weighContainer(tx, {
+                    requestId,
+                    vesselId: tubes[a % tubes.length]!,
+                    grossMg: ul + 9_000,
+                    tareMg: 9_000,
+                    lost: b % 2 ? 'used' : 'spilled',
+                  })
+                case 'finish tube':
+                  return finishContainer(tx, { requestId, vesselId: tubes[a % tubes.length]!, residueUl: b * 100 })
                 case 'mix':
                   return mixBottle(tx, { ...mix, untrackedForRest: a % 2 === 0 })
                 case 'top':
@@ -330,8 +378,8 @@ describe('any sequence of movements', () => {
         const [count] = await studio.run((tx) =>
           tx.q<{ n: number }>('select count(*)::int as n from movement where studio_id = $1', [tx.studioId]),
         )
-        // The first bottle is one movement too; a refused one left no trace.
-        expect(count!.n).toBe(booked + 1)
+        // The first bottle and tube are movements too; a refused one left no trace.
+        expect(count!.n).toBe(booked + 2)
       }),
       { numRuns: 25 },
     )

@@ -3,6 +3,7 @@
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { Conflict, NotFound } from '@/core/errors'
+import { change } from '@/session/change'
 import { checked, perform } from '@/session/perform'
 import { changesOf, findMaterial, inputOf } from './queries'
 import {
@@ -47,36 +48,19 @@ export async function currentMaterialAction(
 }
 
 /** Puts a material away, or takes it out again. What was mixed with it stays. */
-export async function archiveMaterialAction(input: unknown): Promise<Answer<null>> {
-  const result = await perform(archiveSchema, input, async (tx, { id, archived }) => {
+export const archiveMaterialAction = async (input: unknown) =>
+  change('/paints', archiveSchema, input, async (tx, { id, archived }) => {
     const done = await tx.q(
       `update material set archived_at = case when $3 then coalesce(archived_at, now()) end, updated_at = now()
        where studio_id = $1 and id = $2 returning id`,
       [tx.studioId, id, archived],
     )
     if (done.length === 0) throw new NotFound('paint or medium')
-    return null
   })
-  if (result.ok) revalidatePath('/paints', 'layout')
-  return result
-}
 
 /** Makes a change of a material undone. */
-export async function undoChangeAction(input: unknown): Promise<Answer<null>> {
-  const result = await perform(undoChangeSchema, input, async (tx, { materialId, changeId }) => {
-    await undoChange(tx, materialId, changeId)
-    return null
-  })
-  if (result.ok) revalidatePath('/', 'layout')
-  return result
-}
+export const undoChangeAction = async (input: unknown) =>
+  change('/', undoChangeSchema, input, (tx, { materialId, changeId }) => undoChange(tx, materialId, changeId))
 
 /** Keeps the maker's own word on two paints, or takes it back. */
-export async function notePairAction(input: unknown): Promise<Answer<null>> {
-  const result = await perform(pairNoteSchema, input, async (tx, note) => {
-    await notePair(tx, note)
-    return null
-  })
-  if (result.ok) revalidatePath('/paints', 'layout')
-  return result
-}
+export const notePairAction = async (input: unknown) => change('/paints', pairNoteSchema, input, notePair)

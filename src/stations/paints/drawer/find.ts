@@ -31,7 +31,7 @@ export const CHUNK = 120
 /** Words of a search, folded. */
 const words = (q: string) => fold(q).split(' ').filter(Boolean).slice(0, 8)
 /** How alike a word must be to be taken for a typo (pg_trgm): 1 is the same, 0 shares no three letters. */
-const ALIKE = 0.3
+const ALIKE = 0.25
 /** Words tried in place of a mistyped one. */
 const TRIED = 5
 

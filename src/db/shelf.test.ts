@@ -1,0 +1,83 @@
+import { v7 as uuidv7 } from 'uuid'
+import { makeStudio } from '../../tests/support/studio'
+import { notePair, updateMaterial } from '@/stations/paints/write'
+import { findMaterial, inputOf } from '@/stations/paints/queries'
+import { moveSurfaces, saveSurface } from '@/stations/paints/surfaces/write'
+import { savePlan } from '@/stations/plan/write'
+import { pourPlan } from '@/stations/pour/write'
+import { undoMovement } from './ledger'
+import { makersWord } from './makersWord'
+import { endPool } from './pool'
+import { listSurfaces } from './surfaces'
+
+afterAll(endPool)
+
+/** A studio with a bottle, and three panels on the shelf. */
+async function setting() {
+  const studio = await makeStudio()
+  const teal = await studio.paint('Teal')
+  const bottle = await studio.bottle('B', [{ materialId: teal, ul: 500_000 }])
+  const surfaceId = uuidv7()
+  await studio.run(async (tx) => {
+    await saveSurface(tx, { id: surfaceId, kind: 'panel', name: 'Panel', shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, grade: 'sale' }) // prettier-ignore
+    await moveSurfaces(tx, { requestId: uuidv7(), surfaceId, count: 3, priceMinor: 900, note: 'pack' })
+  })
+  const left = async () => (await studio.run(listSurfaces))[0]!.onHand
+  const pour = async (count: number) => {
+    const planId = uuidv7()
+    await studio.run((tx) =>
+      savePlan(tx, {
+        id: planId, title: 'Ferry', technique: 'straight', surface: { shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, count },
+        coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 }, surfaceStockId: surfaceId, surfaceCostMinor: 300, cup: [{ vesselId: bottle, parts: 1 }], apart: [], notes: '',
+      }),
+    ) // prettier-ignore
+    const request = { requestId: uuidv7(), planId, pieceId: uuidv7(), vesselId: uuidv7(), takes: [{ vesselId: bottle, ul: 10_000 }] } // prettier-ignore
+    await studio.run((tx) => pourPlan(tx, request))
+    await studio.run((tx) => pourPlan(tx, request))
+    const [movement] = await studio.run((tx) =>
+      tx.q<{ id: string }>('select id from movement where studio_id = $1 and request_id = $2', [tx.studioId, request.requestId]),
+    ) // prettier-ignore
+    return movement!.id
+  }
+  return { studio, teal, left, pour }
+}
+
+describe('a surface from the shelf', () => {
+  it('is booked out by the pour, once, and put back when it is undone', async () => {
+    const { studio, left, pour } = await setting()
+    const movementId = await pour(2)
+    expect(await left()).toBe(1)
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    expect(await left()).toBe(3)
+  })
+  it('does not stop a pour where the shelf was miscounted', async () => {
+    const { studio, left, pour } = await setting()
+    const movementId = await pour(5)
+    expect(await left()).toBe(0)
+    await pour(1)
+    expect(await left()).toBe(0)
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    expect(await left()).toBe(3)
+  })
+})
+
+describe('the maker’s own word', () => {
+  it('holds every pair note and flag of this studio, and none of another', async () => {
+    const { studio, teal } = await setting()
+    const gold = await studio.paint('Gold')
+    const plain = await studio.paint('Plain')
+    await studio.run(async (tx) => {
+      await notePair(tx, { paintId: gold, otherId: teal, verdict: 'together', note: 'deep' })
+      const row = await findMaterial(tx, teal)
+      const input = inputOf(row)
+      if (input.kind === 'paint')
+        await updateMaterial(tx, teal, row.revision, { ...input, flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }] })
+    }) // prettier-ignore
+    const word = await studio.run(makersWord)
+    expect(word.pairs).toEqual([{ aId: [gold, teal].sort()[0], bId: [gold, teal].sort()[1], verdict: 'together', note: 'deep' }]) // prettier-ignore
+    expect(word.paints).toEqual({ [teal]: { name: 'Teal', flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }] }, [gold]: { name: 'Gold', flags: [] } }) // prettier-ignore
+    expect(word.paints[plain]).toBeUndefined()
+    const other = await makeStudio()
+    expect(await other.run(makersWord)).toEqual({ pairs: [], paints: {} })
+  })
+})
