@@ -67,12 +67,10 @@ export interface Catalogue {
 }
 
 /** Order that does not hang on ids, so that the same catalogue is the same file. */
-const byKey = (a: Ref, b: Ref) =>
-  keyOf(a as MaterialInput) < keyOf(b as MaterialInput)
-    ? -1
-    : keyOf(a as MaterialInput) === keyOf(b as MaterialInput)
-      ? 0
-      : 1
+const byKey = (a: Ref, b: Ref) => inOrder(keyOf(a as MaterialInput), keyOf(b as MaterialInput))
+const inOrder = (a: string, b: string) => (a < b ? -1 : a === b ? 0 : 1)
+const offerKey = (o: { startsOn: string; sizeUl: number; supplier: string; terms: { kind: string } }) =>
+  [o.startsOn, String(o.sizeUl).padStart(10, '0'), o.supplier, o.terms.kind].join(' ')
 
 /** Everything in the catalogue of a studio, as the file holds it. */
 export async function readCatalogue(tx: Tx): Promise<Catalogue> {
@@ -104,8 +102,12 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
         return { a: a!, b: b!, verdict: p.verdict, note: p.note }
       })
       .sort((x, y) => byKey(x.a, y.a) || byKey(x.b, y.b)),
-    offers: offers.map(({ id: _id, materialId, ...o }) => ({ of: refs.get(materialId)!, ...o })),
-    surfaces: surfaces.map(({ id: _id, onHand: _n, eachMinor: _m, ...s }) => s),
+    offers: offers
+      .map(({ id: _id, materialId, ...o }) => ({ of: refs.get(materialId)!, ...o }))
+      .sort((a, b) => byKey(a.of, b.of) || inOrder(offerKey(a), offerKey(b))),
+    surfaces: surfaces
+      .map(({ id: _id, onHand: _n, eachMinor: _m, ...s }) => s)
+      .sort((a, b) => inOrder(`${a.name} ${a.kind}`, `${b.name} ${b.kind}`)),
   }
 } // prettier-ignore
 
