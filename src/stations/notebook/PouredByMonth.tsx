@@ -2,12 +2,10 @@
 
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { Bar } from 'react-chartjs-2'
+import '@/ui/chartLook'
 import type { MonthPoured } from './queries'
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif"
-Chart.defaults.font.size = 14
-Chart.defaults.color = '#4d4d4d'
 
 const name = (month: string) =>
   new Date(`${month}-15T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' })

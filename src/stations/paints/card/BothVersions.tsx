@@ -4,8 +4,7 @@ import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { currentMaterialAction } from '../actions'
-import { cellsOf } from '../exchange/fields'
-import { differences } from '../exchange/table'
+import { differences, shownIn } from '../exchange/table'
 import type { MaterialInput } from '../schema'
 
 /** Two people changed one paint: what the other saved beside what was typed here, to keep either. */
@@ -28,7 +27,6 @@ export function BothVersions({
     }
   }, [id])
   if (!theirs) return null
-  const [a, b] = [cellsOf(mine), cellsOf(theirs.input)]
   return (
     <div style={{ margin: '12px 0' }} data-testid="both-versions">
       <table className="sheet">
@@ -43,8 +41,8 @@ export function BothVersions({
           {differences(mine, theirs.input).map((c) => (
             <tr key={c}>
               <td>{c.replaceAll('_', ' ')}</td>
-              <td>{a[c] || <i>empty</i>}</td>
-              <td>{b[c] || <i>empty</i>}</td>
+              <td>{shownIn(mine, c) || <i>empty</i>}</td>
+              <td>{shownIn(theirs.input, c) || <i>empty</i>}</td>
             </tr>
           ))}
         </tbody>

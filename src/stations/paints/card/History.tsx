@@ -6,8 +6,7 @@ import { dayAndTime } from '@/ui/dates'
 import { Notice } from '@/ui/Notice'
 import { useSend } from '@/ui/useSend'
 import { undoChangeAction } from '../actions'
-import { cellsOf } from '../exchange/fields'
-import { differences } from '../exchange/table'
+import { differences, shownIn } from '../exchange/table'
 import type { Change } from '../queries'
 
 /** Who changed what of a material, and when; each change can be made undone. */
@@ -31,15 +30,14 @@ export function History({ materialId, changes, zone }: { materialId: string; cha
         <tbody>
           {changes.flatMap((c) => {
             const columns = c.before ? differences(c.before, c.after) : []
-            const [was, is] = [c.before && cellsOf(c.before), cellsOf(c.after)]
             const lines = c.before ? columns : [undefined]
             return lines.map((column, i) => (
               <tr key={`${c.id} ${column}`}>
                 <td>{i === 0 ? dayAndTime(c.at, zone) : ''}</td>
                 <td>{i === 0 ? (c.by ?? 'the studio') : ''}</td>
                 <td>{column ? column.replaceAll('_', ' ') : 'came into the drawer'}</td>
-                <td>{column ? <Cell column={column} text={was?.[column]} /> : null}</td>
-                <td>{column ? <Cell column={column} text={is[column]} /> : null}</td>
+                <td>{column ? <Cell column={column} text={c.before ? shownIn(c.before, column) : ''} /> : null}</td>
+                <td>{column ? <Cell column={column} text={shownIn(c.after, column)} /> : null}</td>
                 <td className="num">
                   {i === 0 && c.before ? (
                     <Button

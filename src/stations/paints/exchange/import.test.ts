@@ -112,6 +112,10 @@ describe('the catalogue as JSON', () => {
     expect(await bringIn(other, file)).toMatchObject({ added: 0, changed: 0, same: 8 })
     expect(await other.run(readCatalogue)).toEqual(JSON.parse(json))
     expect([await other.run(allOffers), await other.run(listSurfaces)].map((l) => l.length)).toEqual([1, 1])
+    // A link that was taken away there is a change, and comes back.
+    await other.run((tx) => tx.q('delete from paint_substitute where studio_id = $1', [tx.studioId]))
+    expect(await bringIn(other, file)).toMatchObject({ added: 0, changed: 1, same: 7 })
+    expect(await other.run(readCatalogue)).toEqual(JSON.parse(json))
   })
 
   it('is refused with the entry that is wrong', async () => {

@@ -38,10 +38,25 @@ export const knownByKey = (known: readonly Known[]) => new Map(known.map((k) => 
 /** Whether two inputs say the same. */
 const same = (a: MaterialInput, b: MaterialInput) => differences(a, b).length === 0
 
-/** Columns in which two inputs differ. */
-export function differences(a: MaterialInput, b: MaterialInput): Column[] {
+const LINKS = 'links to other paints' as const
+
+/** Columns in which two inputs differ, and links to other paints, which no column holds. */
+export function differences(a: MaterialInput, b: MaterialInput): (Column | typeof LINKS)[] {
   const [one, two] = [cellsOf(a), cellsOf(b)]
-  return COLUMNS.filter((c) => one[c] !== two[c])
+  const links = linksOf(a) === linksOf(b) ? [] : [LINKS]
+  return [...COLUMNS.filter((c) => one[c] !== two[c]), ...links]
+}
+
+const linksOf = (m: MaterialInput) =>
+  m.kind === 'paint'
+    ? JSON.stringify([[...m.substitutes].sort(), m.standIn.map((s) => [s.paintId, s.parts]).sort()])
+    : ''
+
+/** What stands in a column of a material, or how many paints it is linked to. */
+export function shownIn(m: MaterialInput, column: Column | typeof LINKS): string {
+  if (column !== LINKS) return cellsOf(m)[column]
+  const count = m.kind === 'paint' ? m.substitutes.length + m.standIn.length : 0
+  return count ? `${count} ${count === 1 ? 'paint' : 'paints'}` : ''
 }
 
 /**

@@ -58,7 +58,9 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
                     ? `finished, ${formatMl(c.leftUl)} sticks in it`
                     : c.unsealedAt
                       ? `opened ${day(c.unsealedAt, zone)}`
-                      : 'sealed'}
+                      : c.leftUl < c.sizeUl
+                        ? 'in use'
+                        : 'sealed'}
                 </td>
                 <td>
                   <ContainerButtons
@@ -121,7 +123,7 @@ function ContainerButtons({
   return (
     <>
       <span className="row" style={{ margin: 0, justifyContent: 'flex-end' }}>
-        {c.unsealedAt ? null : (
+        {c.unsealedAt || c.leftUl < c.sizeUl ? null : (
           <Button onClick={() => send(() => unsealContainerAction({ lotId: c.lotId }), done, 'Opened today')}>
             Open
           </Button>
