@@ -1,14 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
-import { makeStudio } from '../../tests/support/studio'
+import { makeStudio } from '../support/studio'
 import { notePair, updateMaterial } from '@/stations/paints/write'
 import { findMaterial, inputOf } from '@/stations/paints/queries'
 import { moveSurfaces, saveSurface } from '@/stations/paints/surfaces/write'
 import { savePlan } from '@/stations/plan/write'
 import { pourPlan } from '@/stations/pour/write'
-import { undoMovement } from './ledger'
-import { makersWord } from './makersWord'
-import { endPool } from './pool'
-import { listSurfaces } from './surfaces'
+import { undoMovement } from '@/db/ledger'
+import { makersWord } from '@/db/makersWord'
+import { endPool } from '@/db/pool'
+import { listSurfaces } from '@/db/surfaces'
 
 afterAll(endPool)
 
