@@ -170,32 +170,38 @@ function checkCapacity(lines: readonly Line[], held: ReadonlyMap<string, HeldVes
   }
 }
 
+const writing = (filling: string) => `with line as (
+    select * from unnest($3::uuid[], $4::uuid[], $5::uuid[], $6::bigint[]) with ordinality
+      as l (lot_id, from_id, to_id, ul, line_no)
+  ), written as (
+    insert into movement_line (studio_id, movement_id, line_no, lot_id, from_vessel_id, to_vessel_id, ul)
+    select $1, $2, line_no, lot_id, from_id, to_id, ul from line
+  ), give as (
+    select from_id, lot_id, sum(ul)::bigint as ul from line
+    where from_id is not null and from_id <> all ($7::uuid[]) group by 1, 2
+  ), decreased as (
+    update vessel_content c set ul = c.ul - give.ul from give
+    where c.studio_id = $1 and c.vessel_id = give.from_id and c.lot_id = give.lot_id
+    returning 1
+  )${filling}
+  select (select count(*) from give)::int as wanted, (select count(*) from decreased)::int as decreased`
+const WRITE = writing('')
+const WRITE_AND_FILL = writing(`, increased as (
+    insert into vessel_content as c (studio_id, vessel_id, lot_id, ul)
+    select $1, to_id, lot_id, sum(ul)::bigint from line
+    where to_id is not null and to_id <> all ($7::uuid[]) group by to_id, lot_id
+    order by to_id, lot_id
+    on conflict (studio_id, vessel_id, lot_id) do update set ul = c.ul + excluded.ul
+  )`)
+
 /** Writes the lines and moves the content in one statement; the count of decreased rows is the proof. */
 async function write(tx: Tx, movementId: string, all: readonly Line[], sinks: readonly string[]): Promise<void> {
   const lines = all.filter((l) => l.ul > 0)
   if (lines.length === 0) return
+  // Most withdrawals go to sinks, which keep no content: theirs is a statement without the half that fills vessels.
+  const fills = lines.some((l) => l.to !== null && !sinks.includes(l.to))
   const [result] = await tx.q<{ wanted: number; decreased: number }>(
-    `with line as (
-       select * from unnest($3::uuid[], $4::uuid[], $5::uuid[], $6::bigint[]) with ordinality
-         as l (lot_id, from_id, to_id, ul, line_no)
-     ), written as (
-       insert into movement_line (studio_id, movement_id, line_no, lot_id, from_vessel_id, to_vessel_id, ul)
-       select $1, $2, line_no, lot_id, from_id, to_id, ul from line
-     ), give as (
-       select from_id, lot_id, sum(ul)::bigint as ul from line
-       where from_id is not null and from_id <> all ($7) group by 1, 2
-     ), decreased as (
-       update vessel_content c set ul = c.ul - give.ul from give
-       where c.studio_id = $1 and c.vessel_id = give.from_id and c.lot_id = give.lot_id
-       returning 1
-     ), increased as (
-       insert into vessel_content as c (studio_id, vessel_id, lot_id, ul)
-       select $1, to_id, lot_id, sum(ul)::bigint from line
-       where to_id is not null and to_id <> all ($7) group by to_id, lot_id
-       order by to_id, lot_id
-       on conflict (studio_id, vessel_id, lot_id) do update set ul = c.ul + excluded.ul
-     )
-     select (select count(*) from give)::int as wanted, (select count(*) from decreased)::int as decreased`,
+    fills ? WRITE_AND_FILL : WRITE,
     [
       tx.studioId,
       movementId,
@@ -205,7 +211,7 @@ async function write(tx: Tx, movementId: string, all: readonly Line[], sinks: re
       lines.map((l) => l.ul),
       sinks,
     ],
-    'write_lines',
+    fills ? 'write_and_fill' : 'write_lines',
   )
   if (!result || result.wanted !== result.decreased)
     throw new Conflict('What was to be taken is not there any more. Reload and look at the amounts.')
