@@ -57,8 +57,8 @@ export async function catalogueFigures(): Promise<Figure[]> {
     ['one maker and body', { maker: 'Torvald', body: 'soft|fluid' }, `m.maker = 'Torvald' and p.body in ('soft', 'fluid')`],
     ['colour family, round the colours', { hue: 'blue', sort: 'hue' }, 'true'],
     ['in stock, used last first', { stock: 'in stock', sort: 'used' }, 'true'],
-    ['two words typed', { q: 'torvald rowan' }, `m.search_text like all (array['%torvald%', '%rowan%'])`],
-    ['a word with a typo', { q: 'vermillon' }, `word_similarity('vermillon', m.search_text) >= 0.4`],
+    ['two words typed', { q: 'torvald rowan' }, `(m.maker_key || ' ' || m.name_key) like all (array['%torvald%', '%rowan%'])`],
+    ['a word with a typo', { q: 'vermillon' }, `word_similarity('vermillon', m.maker_key || ' ' || m.name_key) >= 0.4`],
   ] // prettier-ignore
   const figures: Figure[] = []
   for (const [name, change, where] of views) {
@@ -113,8 +113,8 @@ export async function stock(tx: Tx): Promise<void> {
 async function insertBare(tx: Tx, from: number): Promise<void> {
   await tx.q(
     `with m as (
-       insert into material (studio_id, id, kind, maker, name, density_g_per_ml, solids, tags, search_text)
-       select $1, gen_random_uuid(), 'paint', 'Bare', 'Bare ' || i, 1.2, 0.38, '{sea}', 'bare ' || i
+       insert into material (studio_id, id, kind, maker, name, density_g_per_ml, solids, tags)
+       select $1, gen_random_uuid(), 'paint', 'Bare', 'Bare ' || i, 1.2, 0.38, '{sea}'
        from generate_series($2::int, $2::int + $3::int - 1) i returning id
      ), p as (
        insert into paint (studio_id, material_id, body, opacity, sheen, swatch_hex, reflectance)

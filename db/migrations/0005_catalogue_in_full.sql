@@ -14,10 +14,7 @@ alter table material
   add column low_ul bigint check (low_ul between 1 and 3000000000),
   add column discontinued_at timestamptz,
   -- What kind of thinner a water is; null for everything else.
-  add column thinner text check (thinner in ('tap', 'purified', 'distilled', 'thinning mix')),
-  -- Maker, line, name, pigments and tags, folded (lower case, accents off) by the writer: searched with row-level
-  -- security on, where an index on an expression would not be used.
-  add column search_text text not null default '';
+  add column thinner text check (thinner in ('tap', 'purified', 'distilled', 'thinning mix'));
 
 alter table paint
   add column contrast_ratio numeric(5, 4) check (contrast_ratio between 0 and 1),
@@ -37,14 +34,8 @@ alter table paint_flag add column rule text not null default 'avoid' check (rule
 
 -- Rows written before this: readable by the owner while row-level security is not forced on it.
 alter table material no force row level security;
-alter table paint no force row level security;
-update material m set search_text = lower(concat_ws(' ', m.maker, m.line, m.name, array_to_string(p.pigments, ' ')))
-  from (select m2.studio_id, m2.id, p2.pigments from material m2
-        left join paint p2 on p2.studio_id = m2.studio_id and p2.material_id = m2.id) p
-  where p.studio_id = m.studio_id and p.id = m.id;
 update material set thinner = case when name_key like 'tap%' then 'tap' else 'distilled' end where kind = 'water';
 alter table material force row level security;
-alter table paint force row level security;
 
 -- What can be used in place of a paint, by the maker's own word.
 create table paint_substitute (
@@ -199,6 +190,18 @@ create table search_word (
   primary key (studio_id, word)
 );
 select make_tenant('search_word', 'select, insert');
+alter table material no force row level security;
+alter table paint no force row level security;
+alter table search_word no force row level security;
+insert into search_word (studio_id, word)
+  select distinct studio_id, word from (
+    select m.studio_id, regexp_split_to_table(
+      lower(concat_ws(' ', m.maker, m.line, m.name, array_to_string(p.pigments, ' '))), '\s+') as word
+    from material m join paint p on p.studio_id = m.studio_id and p.material_id = m.id
+  ) as w where char_length(word) between 3 and 40 and word !~ '^[0-9.,]+$';
+alter table material force row level security;
+alter table paint force row level security;
+alter table search_word force row level security;
 
 -- Which column of a foreign list is which of ours, by the list's headings.
 create table import_mapping (

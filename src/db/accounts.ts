@@ -3,7 +3,6 @@ import { hash, verify } from '@node-rs/argon2'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError, Invalid } from '@/core/errors'
 import { THINNER_FACTS, type Thinner } from '@/core/mix/thinners'
-import { fold } from '@/core/paint/fold'
 import { pool } from './pool'
 import { withStudio, type Tx } from './withStudio'
 
@@ -67,9 +66,9 @@ export async function createStudio(tx: Tx, studio: NewStudio): Promise<void> {
   for (const [name, kind] of WATERS) {
     const facts = THINNER_FACTS[kind]
     await tx.q(
-      `insert into material (studio_id, id, kind, name, thinner, density_g_per_ml, solids, water_share, container_ul, price_minor, search_text)
-       values ($1, $2, 'water', $3, $4, $5, $6, $7, 1000000, 0, $8)`,
-      [tx.studioId, uuidv7(), name, kind, facts.densityGPerMl, facts.solids, facts.waterShare, fold(name)],
+      `insert into material (studio_id, id, kind, name, thinner, density_g_per_ml, solids, water_share, container_ul, price_minor)
+       values ($1, $2, 'water', $3, $4, $5, $6, $7, 1000000, 0)`,
+      [tx.studioId, uuidv7(), name, kind, facts.densityGPerMl, facts.solids, facts.waterShare],
     )
   }
 }

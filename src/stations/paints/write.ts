@@ -72,12 +72,11 @@ const record = ({ id, revision, after: m }: Write) => ({
   tags: m.tags,
   thinner: m.kind === 'water' ? m.thinner : null,
   notes: m.notes,
-  search_text: searchText(m),
   discontinued: m.discontinued,
 })
 const RECORD = `jsonb_to_recordset($2) as r (id uuid, revision int, kind text, maker text, line text, name text,
   density numeric, solids numeric, water_share numeric, container_ul bigint, price_minor bigint, low_ul bigint,
-  supplier text, barcode text, tags jsonb, thinner text, notes text, search_text text, discontinued boolean)`
+  supplier text, barcode text, tags jsonb, thinner text, notes text, discontinued boolean)`
 
 /**
  * Writes many materials, new and changed, with their history, in a handful of statements.
@@ -89,9 +88,9 @@ export async function writeMaterials(tx: Tx, writes: readonly Write[]): Promise<
   const made = fresh.length
     ? await tx.q<{ id: string }>(
         `insert into material (studio_id, id, kind, maker, line, name, density_g_per_ml, solids, water_share, container_ul, price_minor,
-           low_ul, supplier, barcode, tags, thinner, notes, search_text, discontinued_at)
+           low_ul, supplier, barcode, tags, thinner, notes, discontinued_at)
          select $1, id, kind, maker, line, name, density, solids, water_share, container_ul, price_minor, low_ul, supplier, barcode,
-           array(select jsonb_array_elements_text(tags)), thinner, notes, search_text, case when discontinued then now() end
+           array(select jsonb_array_elements_text(tags)), thinner, notes, case when discontinued then now() end
          from ${RECORD}
          on conflict (studio_id, kind, maker_key, line_key, name_key) do nothing returning id`,
         [tx.studioId, JSON.stringify(fresh.map(record))],
@@ -102,7 +101,7 @@ export async function writeMaterials(tx: Tx, writes: readonly Write[]): Promise<
         `update material m set maker = r.maker, line = r.line, name = r.name, density_g_per_ml = r.density, solids = r.solids,
            water_share = r.water_share, container_ul = r.container_ul, price_minor = r.price_minor, low_ul = r.low_ul,
            supplier = r.supplier, barcode = r.barcode, tags = array(select jsonb_array_elements_text(r.tags)),
-           thinner = r.thinner, notes = r.notes, search_text = r.search_text,
+           thinner = r.thinner, notes = r.notes,
            discontinued_at = case when r.discontinued then coalesce(m.discontinued_at, now()) end,
            revision = m.revision + 1, updated_at = now()
          from ${RECORD}

@@ -1,8 +1,9 @@
 'use client'
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { drawMarks } from '@/ui/tray'
+import { useBrowserLayoutEffect } from '@/ui/useBrowserLayoutEffect'
 import type { PaintFilter } from './filter'
 import type { DrawerRow } from './find'
 import { PaintCard } from './PaintCard'
@@ -14,8 +15,6 @@ const CARD = 184
 const CARD_HEIGHT = 262
 /** Columns assumed until the page has been measured: what a 1280 px window holds. */
 const USUAL_COLUMNS = 5
-
-const useBrowserLayoutEffect = typeof window === 'undefined' ? useEffect : useLayoutEffect
 
 /** Ten thousand drawdown cards of which only those in sight are drawn. */
 export function CardGrid(props: { filter: PaintFilter; first: readonly DrawerRow[]; total: number; currency: string }) {

@@ -2,17 +2,16 @@
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import Link from 'next/link'
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { Chip } from '@/ui/Drawdown'
+import { useBrowserLayoutEffect } from '@/ui/useBrowserLayoutEffect'
 import type { PaintFilter } from './filter'
 import type { DrawerRow } from './find'
 import { useRows } from './useRows'
 
 const LINE = 49
-const useBrowserLayoutEffect = typeof window === 'undefined' ? useEffect : useLayoutEffect
-
 /** The drawer as a plain table, of which only the lines in sight are drawn. */
 export function PaintTable(props: {
   filter: PaintFilter

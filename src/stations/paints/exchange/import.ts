@@ -9,8 +9,8 @@ import { decodeText, readCsv } from './csv'
 import { readCxf3 } from './cxf3'
 import { COLUMNS, guessMapping, type Column, type Mapping } from './fields'
 import { readGpl, type Palette } from './gpl'
-import { readJson, resolve, writeRest } from './json'
-import { differences, keyOf, knownByKey, LIMITS, readTable, type Known, type ReadRow, type Table } from './table'
+import { readJson, resolve, writeRest, type ReadCatalogue } from './json'
+import { compared, keyOf, knownByKey, LIMITS, readTable, type Known, type ReadRow, type Table } from './table'
 import { readXlsx } from './xlsx'
 
 /** A file as it was read: a list to be mapped, or a catalogue of ours that needs no mapping. */
@@ -72,18 +72,34 @@ export async function keepMapping(tx: Tx, headings: readonly string[], mapping: 
   )
 }
 
-/** What an import would do, row by row; writes nothing. */
-export async function previewFile(tx: Tx, file: ReadFile, mapping: Mapping): Promise<ReadRow[]> {
-  const known = await knownMaterials(tx)
-  if (file.kind === 'table') return readTable(file.table, mapping, knownByKey(known))
-  return resolve(readJson(file.text), known).map((m, i): ReadRow => {
-    const base = { line: i + 1, name: m.input.name, material: m.input }
-    if (!m.known) return { ...base, state: 'new', why: '' }
-    const changes = differences(m.known.input, m.input)
-    if (changes.length === 0) return { ...base, state: 'same', why: 'In the drawer already, just so.' }
-    return { ...base, state: 'changed', why: `changes ${changes.map((c) => c.replaceAll('_', ' ')).join(', ')}`, known: m.known } // prettier-ignore
-  })
+/** A file held against the studio: each row with the id it has or will have. */
+interface Reading {
+  readonly known: readonly Known[]
+  readonly rows: readonly ReadRow[]
+  readonly ids: readonly string[]
+  /** Where the file is a catalogue: what hangs between its materials. */
+  readonly catalogue?: ReadCatalogue
 }
+
+async function readWhole(tx: Tx, file: ReadFile, mapping: Mapping): Promise<Reading> {
+  const known = await knownMaterials(tx)
+  if (file.kind === 'table') {
+    const rows = readTable(file.table, mapping, knownByKey(known))
+    return { known, rows, ids: rows.map((r) => r.known?.id ?? uuidv7()) }
+  }
+  const catalogue = readJson(file.text)
+  const resolved = resolve(catalogue, known)
+  return {
+    known,
+    rows: resolved.map((m, i) => compared(i + 1, m.input, m.known)),
+    ids: resolved.map((m) => m.id),
+    catalogue,
+  }
+}
+
+/** What an import would do, row by row; writes nothing. */
+export const previewFile = async (tx: Tx, file: ReadFile, mapping: Mapping): Promise<readonly ReadRow[]> =>
+  (await readWhole(tx, file, mapping)).rows
 
 export interface Imported {
   readonly added: number
@@ -112,14 +128,15 @@ export async function importFile(
   await tx.q('select pg_advisory_xact_lock(hashtextextended($1, 0))', [`import ${tx.studioId}`])
   // Checks of foreign keys keep the plan they were first made with, from when the tables were small; here thousands follow.
   await tx.q(`select set_config('plan_cache_mode', 'force_custom_plan', true)`)
-  const rows = await previewFile(tx, file, mapping)
-  const fresh = await freshIds(tx, file, rows)
-  const writes = rows.flatMap((r, i): Write[] => {
-    if (r.state === 'new') return [{ id: fresh[i]!, revision: 0, before: null, after: r.material! }]
-    if (r.state === 'changed' && update)
-      return [{ id: r.known!.id, revision: r.known!.revision, before: r.known!.input, after: r.material! }]
-    return []
-  })
+  const { known, rows, ids, catalogue } = await readWhole(tx, file, mapping)
+  const write = (state: ReadRow['state']) =>
+    rows.flatMap((r, i): Write[] =>
+      r.state === state
+        ? [{ id: ids[i]!, revision: r.known?.revision ?? 0, before: r.known?.input ?? null, after: r.material! }]
+        : [],
+    )
+  // New ones first: what is changed may link to one of them.
+  const writes = [...write('new'), ...(update ? write('changed') : [])]
   for (let at = 0; at < writes.length; at += CHUNK) {
     const chunk = writes.slice(at, at + CHUNK)
     const written = await writeMaterials(tx, chunk.map(withoutLinks))
@@ -131,9 +148,9 @@ export async function importFile(
   }
   await linkUp(tx, writes)
   if (file.kind === 'table') await keepMapping(tx, file.table.headings, mapping)
-  else {
-    const ids = new Map((await knownMaterials(tx)).map((k) => [keyOf(k.input), k.id]))
-    await writeRest(tx, readJson(file.text), ids)
+  if (catalogue) {
+    const brought = rows.map((r, i) => [keyOf(r.material!), ids[i]!] as const)
+    await writeRest(tx, catalogue, new Map([...known.map((k) => [keyOf(k.input), k.id] as const), ...brought]))
   }
   const count = (state: ReadRow['state']) => rows.filter((r) => r.state === state).length
   return {
@@ -143,14 +160,6 @@ export async function importFile(
     bad: count('bad'),
   }
 } // prettier-ignore
-
-/** Ids for the new rows; a catalogue's own rows refer to each other, so theirs were made when it was read. */
-async function freshIds(tx: Tx, file: ReadFile, rows: readonly ReadRow[]): Promise<string[]> {
-  if (file.kind === 'table') return rows.map(() => uuidv7())
-  const resolved = resolve(readJson(file.text), await knownMaterials(tx))
-  rows.forEach((r, i) => Object.assign(r, { material: resolved[i]!.input }))
-  return resolved.map((r) => r.id)
-}
 
 /** A paint may refer to one that is written later: links follow when all are there. */
 const withoutLinks = (w: Write): Write =>

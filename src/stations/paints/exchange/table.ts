@@ -35,9 +35,6 @@ export const keyOf = (m: Pick<MaterialInput, 'kind' | 'maker' | 'line' | 'name'>
 
 export const knownByKey = (known: readonly Known[]) => new Map(known.map((k) => [keyOf(k.input), k]))
 
-/** Whether two inputs say the same. */
-const same = (a: MaterialInput, b: MaterialInput) => differences(a, b).length === 0
-
 const LINKS = 'links to other paints' as const
 
 /** Columns in which two inputs differ, and links to other paints, which no column holds. */
@@ -80,6 +77,15 @@ export function readTable(table: Table, mapping: Mapping, known: ReadonlyMap<str
   })
 }
 
+/** What bringing a material in would do to the one that is here, if there is one. */
+export function compared(line: number, material: MaterialInput, known: Known | undefined): ReadRow {
+  const row = { line, name: material.name, material }
+  if (!known) return { ...row, state: 'new', why: '' }
+  const changes = differences(known.input, material).map((c) => c.replaceAll('_', ' '))
+  if (changes.length === 0) return { ...row, state: 'same', why: 'In the drawer already, just so.', known }
+  return { ...row, state: 'changed', why: `changes ${changes.join(', ')}`, known }
+}
+
 function readRow(line: number, cells: Cells, known: ReadonlyMap<string, Known>, seen: Map<string, number>): ReadRow {
   const name = (cells.name ?? '').trim().slice(0, 120)
   try {
@@ -96,10 +102,7 @@ function readRow(line: number, cells: Cells, known: ReadonlyMap<string, Known>, 
     const before = seen.get(key)
     if (before) throw new Invalid(`The same paint is on line ${before} already. Remove one of the two.`)
     seen.set(key, line)
-    if (!here) return { line, name, state: 'new', why: '', material }
-    if (same(here.input, material)) return { line, name, state: 'same', why: 'In the drawer already, just so.' }
-    const why = `changes ${differences(here.input, material).map((c) => c.replaceAll('_', ' ')).join(', ')}` // prettier-ignore
-    return { line, name, state: 'changed', why, material, known: here }
+    return compared(line, material, here)
   } catch (error) {
     if (error instanceof FikaError || error instanceof ValidationError)
       return { line, name, state: 'bad', why: error.message }
