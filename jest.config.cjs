@@ -16,6 +16,6 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|culori|node-pg-migrate|glob)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|qr|culori|node-pg-migrate|glob)/)'],
   testTimeout: 30000,
 }

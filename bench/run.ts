@@ -5,6 +5,8 @@ import { catalogueFigures } from './catalogue'
 import { colourFigures } from './colour'
 import { ledgerFigures } from './ledger'
 import type { Figure } from './measure'
+import { matchFigures } from './match'
+import { newsFigures } from './news'
 import { photoFigures } from './photo'
 import { rackFigures } from './rack'
 
@@ -30,6 +32,8 @@ const groups: Record<string, () => Promise<Figure[]>> = {
   rack: () => rackFigures(url),
   catalogue: catalogueFigures,
   photo: () => photoFigures(url),
+  match: () => matchFigures(url),
+  news: () => newsFigures(url),
 }
 const wanted = process.argv.slice(2).filter((a) => a in groups)
 for (const [name, run] of Object.entries(groups)) if (wanted.length === 0 || wanted.includes(name)) print(await run())

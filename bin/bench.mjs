@@ -1,12 +1,13 @@
 // npm run bench: our hot paths against reference libraries and bare SQL in the same run, printed as ratios.
 //   -- --json          one line of JSON a figure
-//   -- catalogue …     only these groups (colour, ledger, rack, catalogue, photo)
+//   -- catalogue …     only these groups (colour, ledger, rack, catalogue, photo, match, news)
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { appEnv, runTs, startApp } from './lib/app.mjs'
 import { startCluster, stopCluster } from './lib/cluster.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
+import { freePort } from './lib/ports.mjs'
 import { root, sh } from './lib/shell.mjs'
 import { run, quiet } from './lib/steps.mjs'
 
@@ -17,11 +18,13 @@ run(async () => {
   await ensureModules()
   const home = mkdtempSync(join(tmpdir(), 'fika-bench-'))
   const cluster = await startCluster(home)
-  const env = appEnv(cluster)
+  const base = appEnv(cluster)
   let app
   try {
-    await runTs('bin/migrate.ts', env)
+    await runTs('bin/migrate.ts', base)
     await ensureBuild()
+    // The scale of the run is plugged in by the run itself.
+    const env = { ...base, FIKA_SCALE: `127.0.0.1:${await freePort(7711)}` }
     app = await startApp(env, 4710, { quiet: true })
     const { code } = await sh(
       process.execPath,

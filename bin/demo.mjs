@@ -4,7 +4,7 @@
 //   -- --data-only  prepare the data, neither build nor start
 import { existsSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
-import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { appEnv, runTs, startApp, startDevices } from './lib/app.mjs'
 import { defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
 import { takeLock, tellAddress } from './lib/lock.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
@@ -64,7 +64,12 @@ run(async () => {
     await stop()
     throw error
   }
-  const app = await step('Starting Fika', () => startApp(env, wantedPort))
+  // The demo has no device on the table; a studio of its own names them by FIKA_READER and FIKA_SCALE.
+  const devices = demo ? await startDevices(7411) : { env: {}, stop: () => undefined }
+  const app = await step('Starting Fika', () => startApp({ ...env, ...devices.env }, wantedPort)).catch((error) => {
+    devices.stop()
+    throw error
+  })
   if (app.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.port}`)
   tellAddress(home, { url: app.url, app: app.child.pid, databasePort: cluster.port })
   say(`Ready: ${app.url}`)
@@ -80,6 +85,7 @@ run(async () => {
   process.on('SIGTERM', end)
   process.on('SIGHUP', end)
   const code = await app.ended
+  devices.stop()
   await stopCluster(cluster)
   return ending ? 0 : (code ?? 1)
 })

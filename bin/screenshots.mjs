@@ -2,7 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { appEnv, runTs, startApp, startDevices } from './lib/app.mjs'
 import { startCluster, stopCluster } from './lib/cluster.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
 import { run, step } from './lib/steps.mjs'
@@ -14,16 +14,19 @@ run(async () => {
   const cluster = await startCluster(home, { throwAway: true })
   const env = appEnv(cluster, { demo: true })
   let app
+  let devices
   try {
     await runTs('bin/migrate.ts', env)
     await runTs('bin/seed-demo.ts', env)
     await ensureBuild()
-    app = await startApp(env, 4610, { quiet: true })
+    devices = await startDevices(7611)
+    app = await startApp({ ...env, ...devices.env }, 4610, { quiet: true })
     await step('Taking pictures', () =>
-      runTs('bin/take-screenshots.ts', { ...env, FIKA_URL: app.url }, process.argv.slice(2)),
+      runTs('bin/take-screenshots.ts', { ...env, ...devices.env, FIKA_URL: app.url }, process.argv.slice(2)),
     )
   } finally {
     app?.child.kill('SIGTERM')
+    devices?.stop()
     await app?.ended
     await stopCluster(cluster)
     rmSync(home, { recursive: true, force: true })

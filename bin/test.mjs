@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { appEnv, runTs, startApp } from './lib/app.mjs'
 import { startCluster, stopCluster } from './lib/cluster.mjs'
+import { freePort } from './lib/ports.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
 import { root, sh } from './lib/shell.mjs'
 import { run, say, step } from './lib/steps.mjs'
@@ -45,13 +46,16 @@ async function jest(env) {
 
 async function playwright(cluster) {
   await ensureBuild()
-  const demo = await startApp(appEnv(cluster, { demo: true }), 4510)
+  // The tests plug stand-in devices in and out here themselves.
+  const reader = await freePort(7511)
+  const deviceEnv = { FIKA_READER: `127.0.0.1:${reader}`, FIKA_SCALE: `127.0.0.1:${await freePort(reader + 1)}` }
+  const demo = await startApp({ ...appEnv(cluster, { demo: true }), ...deviceEnv }, 4510)
   const plain = await startApp(appEnv(cluster), demo.port + 1)
   const file = join(reports, 'playwright.json')
   const { code } = await step('The real interface', () =>
     sh('npx', ['playwright', 'test', ...rest], {
       show: true,
-      env: { ...appEnv(cluster), FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' },
+      env: { ...appEnv(cluster), ...deviceEnv, FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' },
     }),
   )
   demo.child.kill('SIGTERM')

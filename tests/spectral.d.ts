@@ -4,6 +4,7 @@ declare module 'spectral.js' {
     readonly sRGB: number[]
     readonly R: number[]
     readonly OKLab: number[]
+    readonly luminance: number
   }
   /** Mixes colours by weight. */
   export function mix(...parts: [Color, number][]): Color

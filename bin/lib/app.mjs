@@ -15,6 +15,29 @@ export const appEnv = (cluster, { demo = false } = {}) => ({
   NODE_ENV: 'production',
 })
 
+/** The stand-in devices: what names each to the app, its command, and the port tried first after `base`. */
+const DEVICES = [
+  ['FIKA_READER', 'bin/colour-reader.ts', 0],
+  ['FIKA_SCALE', 'bin/scale.ts', 1],
+]
+
+/**
+ * Starts the stand-in devices on loopback, but for those that `process.env` names already.
+ * @returns environment that names them to the app, and the way to stop them
+ */
+export async function startDevices(base) {
+  const env = {}
+  const children = []
+  for (const [name, file, offset] of DEVICES) {
+    if (process.env[name]) continue
+    const port = await freePort(base + offset)
+    const args = ['--import', 'tsx', join(root, file), '--port', String(port)]
+    children.push(spawn(process.execPath, args, { cwd: root, stdio: 'ignore' }))
+    env[name] = `127.0.0.1:${port}`
+  }
+  return { env, stop: () => children.forEach((c) => c.kill('SIGTERM')) }
+}
+
 /** Runs a TypeScript command of ours to its end. */
 export const runTs = (file, env, args = []) =>
   must(process.execPath, ['--import', 'tsx', join(root, file), ...args], { env })

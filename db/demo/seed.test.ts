@@ -1,14 +1,16 @@
-import { bottleFacts, bottleState } from '@/core/vessel/bottleState'
+import { factsFromTexts, needsOf } from '@/core/vessel/needs'
 import { isPigmentName } from '@/core/paint/properties'
 import { needs } from '@/core/plan/amounts'
-import { bottlesInUse, listBottles } from '@/db/bottles'
+import { bottlesInUse } from '@/db/bottles'
 import { demoDoor } from '@/db/demoDoor'
 import { listPlans } from '@/db/plans'
 import { endPool, pool } from '@/db/pool'
+import { rackBottles } from '@/db/rack'
 import { withStudio, type Tx } from '@/db/withStudio'
 import { allMaterials } from '@/stations/paints/queries'
 import { listPieces } from '@/stations/wall/queries'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, TAGS } from './catalogue'
+import { COLOURS } from './colours'
 import { MEDIUMS, PAINTS } from './paints'
 import { seedDemo } from './seed'
 import { BOTTLES, POURS } from './work'
@@ -30,6 +32,10 @@ describe('the data of the demo studio', () => {
     const named = [
       ...[FLAGS, LOW_ML, TAGS, DISCONTINUED, SUBSTITUTES].flatMap((o) => Object.keys(o)),
       ...PAINTED_OUT,
+      ...COLOURS.flatMap((c) => [
+        ...(c.standsInFor ? [c.standsInFor] : []),
+        ...c.versions.flatMap((v) => v.parts.map(([name]) => name)),
+      ]),
       ...PAIRS.flatMap(([a, b]) => [a, b]),
       ...Object.values(DISCONTINUED).flatMap((parts) => parts.map(([name]) => name)),
       ...Object.values(SUBSTITUTES).flat(),
@@ -56,11 +62,9 @@ describe('the demo studio', () => {
     const materials = await run(allMaterials)
     expect(materials.filter((m) => m.kind === 'paint')).toHaveLength(60)
     expect(materials.filter((m) => m.kind === 'medium')).toHaveLength(8)
-    const [{ total }, empty] = [
-      await run((tx) => listBottles(tx, {})),
-      await run((tx) => listBottles(tx, { show: 'empty' })),
-    ]
-    expect(total + empty.total).toBe(30)
+    const all = [...(await run((tx) => rackBottles(tx, false))), ...(await run((tx) => rackBottles(tx, true)))]
+    expect(all.filter((b) => !b.isJar)).toHaveLength(30)
+    expect(all.filter((b) => b.isJar)).toHaveLength(1)
     const pieces = await run(listPieces)
     expect(pieces).toHaveLength(12)
     expect(pieces.some((p) => p.faults.length > 0)).toBe(true)
@@ -69,9 +73,11 @@ describe('the demo studio', () => {
     )
   })
   it('has bottles in every state', async () => {
-    const bottles = [...(await run(bottlesInUse)), ...(await run((tx) => listBottles(tx, { show: 'empty' }))).bottles]
-    const states = new Set(bottles.map((b) => bottleState(bottleFacts(b), now)))
-    expect([...states].sort()).toEqual(['check', 'empty', 'low', 'ready', 'resting'])
+    const needs = (await run(bottlesInUse)).map((b) => needsOf(factsFromTexts(b), now.getTime(), String))
+    const kinds = new Set(needs.flat().map((n) => n.kind))
+    expect([...kinds].sort()).toEqual(['check', 'evaporated', 'keep', 'low', 'resting', 'shake', 'thickened'])
+    expect(needs.some((n) => n.length === 0)).toBe(true)
+    expect(await run((tx) => rackBottles(tx, true))).not.toHaveLength(0)
   })
   it('plans a commission for which one bottle is short', async () => {
     const plan = (await run(listPlans)).find((p) => p.title === 'Bakery commission')!

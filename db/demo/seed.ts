@@ -3,16 +3,21 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import { hexToLab, labToSrgb } from '@/core/colour/lab'
-import { mixToHex } from '@/core/colour/mixColour'
-import { opticsFromHex } from '@/core/colour/paintOptics'
+import { hexOfReflectance } from '@/core/colour/paintedOut'
 import { srgbToHex } from '@/core/colour/srgb'
 import type { Strength } from '@/core/paint/properties'
 import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, parsePigments } from '@/core/paint/properties'
 import { amountsForTotal, ingredients } from '@/core/mix/recipe'
 import { createStudio } from '@/db/accounts'
 import { DEMO_EMAIL } from '@/db/demoDoor'
-import { buyContainer, discard, mixBottle, takeOut, weighInBottle } from '@/db/ledger'
+import { timed } from '@/core/consistency/levelTime'
+import { DROP_UL } from '@/core/quantity/units'
+import { readBottle } from '@/db/consistency'
+import { buyContainer, discard, mixBottle, reclaimRunOff, takeOut, waterBottle, weighInBottle } from '@/db/ledger'
+import { saveRatioOfPaint } from '@/db/houseRules'
+import { saveRecipe } from '@/db/recipes'
 import { pool } from '@/db/pool'
+import { measureFormula, saveFormula } from '@/db/formulas'
 import { findPlan } from '@/db/plans'
 import { withStudio, type Tx } from '@/db/withStudio'
 import { findMaterial, inputOf } from '@/stations/paints/queries'
@@ -25,8 +30,9 @@ import { takePhoto } from '@/stations/wall/photo'
 import { notePiece } from '@/stations/wall/write'
 import { PouredPicture } from '@/ui/PouredPicture'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
+import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
 import { MEDIUMS, PAINTS } from './paints'
-import { BOTTLES, POURS, type DemoBottle, type DemoPour } from './work'
+import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
 /** Members of the invented studio; nobody signs in to them with a password. */
 const MEMBERS = [
@@ -67,9 +73,13 @@ export async function seedDemo(now: Date): Promise<boolean> {
     const materials = await drawer(by())
     await rest(by(), materials, at)
     await containers(by, materials, at)
-    const bottles = await rack(by, materials, at)
+    const made = await colours(by, materials, at)
+    const bottles = await rack(by, materials, made, at)
     await pours(by, bottles, at)
+    await consistency(by, materials, bottles, at)
     await later(by, bottles, at)
+    await keptRecipes(by(), materials)
+    await runOff(by(), at)
   })
   return true
 }
@@ -100,16 +110,50 @@ async function drawer(tx: Tx): Promise<Map<string, string>> {
   return ids
 }
 
-/** A tint with nine parts of white and the wet look, as the studio painted them out; a stand-in for real swatches. */
+/** A tint, for half of them a shade, and the wet look, as the studio painted them out and read them; made up. */
 function paintedOut(name: string, hex: string, strength: Strength) {
-  if (!(PAINTED_OUT as readonly string[]).includes(name)) return {}
-  const optics = [opticsFromHex(hex, strength), opticsFromHex('#f5f3ec', 'normal')]
+  const turn = (PAINTED_OUT as readonly string[]).indexOf(name)
+  if (turn < 0) return {}
+  const truth = truthOf(name, hex, strength)
+  const [tint, shade] = [tintOf(truth), turn % 2 ? null : shadeOf(truth)]
   const [l, a, b] = hexToLab(hex)
   return {
-    tintHex: mixToHex(optics, [1, 9])!,
+    tintHex: hexOfReflectance(tint),
     tintWhiteShare: 0.9,
+    shadeHex: shade && hexOfReflectance(shade),
+    shadeBlackShare: shade && 0.2,
+    readings: { masstone: null, tint, shade },
     wetHex: srgbToHex(labToSrgb([l + 4, a * 1.06, b * 1.06])),
   }
+}
+
+/** Named colours by the bottles that are mixed by them. */
+type Made = ReadonlyMap<string, { id: string; version: number }>
+
+async function colours(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<Made> {
+  const looks = new Map(PAINTS.map((p) => [p[2], truthOf(p[2], p[8], p[7])]))
+  const made = new Map<string, { id: string; version: number }>()
+  for (const c of COLOURS) {
+    const tx = by()
+    const id = uuidv7()
+    for (const v of c.versions) {
+      const version = await saveFormula(tx, {
+        requestId: uuidv7(), id, name: c.name, notes: c.notes, standsInFor: c.standsInFor ? ids.get(c.standsInFor)! : null, note: v.note ?? '',
+        targetHex: null, parts: v.parts.map(([name, parts]) => ({ paintId: ids.get(name)!, parts })),
+      }) // prettier-ignore
+      await tx.q('update formula_version set at = $4 where studio_id = $1 and formula_id = $2 and version = $3', [tx.studioId, id, version, at(v.daysAgo)]) // prettier-ignore
+      if (v.painted) {
+        const dry = mixOf(v.parts.map(([name]) => looks.get(name)!), v.parts.map(([, parts]) => parts)) // prettier-ignore
+        const [l, a, b] = hexToLab(hexOfReflectance(dry))
+        await measureFormula(tx, {
+          formulaId: id, version, dryHex: hexOfReflectance(dry), dryReflectance: dry, wetHex: srgbToHex(labToSrgb([l + 2.2, a, b])),
+          mediumKind: null, mediumShare: 0,
+        }) // prettier-ignore
+      }
+      for (const label of c.bottles ?? []) made.set(label, { id, version })
+    }
+  }
+  return made
 }
 
 /** What hangs between paints, what they were sold at, and the surfaces on the shelf. */
@@ -159,13 +203,24 @@ async function containers(by: () => Tx, ids: Map<string, string>, at: (d: number
     }
 }
 
-async function rack(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<Map<string, string>> {
+async function rack(
+  by: () => Tx,
+  ids: Map<string, string>,
+  made: Made,
+  at: (d: number) => Date,
+): Promise<Map<string, string>> {
   const bottles = new Map<string, string>()
-  for (const b of BOTTLES) bottles.set(b.label, await mix(by(), ids, b, at))
+  for (const b of BOTTLES) bottles.set(b.label, await mix(by(), ids, b, made.get(b.label), at))
   return bottles
 }
 
-async function mix(tx: Tx, ids: Map<string, string>, b: DemoBottle, at: (d: number) => Date): Promise<string> {
+async function mix(
+  tx: Tx,
+  ids: Map<string, string>,
+  b: DemoBottle,
+  formula: { id: string; version: number } | undefined,
+  at: (d: number) => Date,
+): Promise<string> {
   const [paintParts, mediumParts, waterParts] = b.ratio
   const sum = b.mediums.reduce((s, [, parts]) => s + parts, 0)
   const named = ([name, parts]: readonly [string, number]) => ({ materialId: ids.get(name)!, name, parts })
@@ -179,7 +234,7 @@ async function mix(tx: Tx, ids: Map<string, string>, b: DemoBottle, at: (d: numb
   const amounts = amountsForTotal(list, b.ml * 1000)
   const vesselId = uuidv7()
   await mixBottle(tx, {
-    requestId: uuidv7(), vesselId, label: b.label, role: b.role ?? 'pour', recipe, poured: list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
+    requestId: uuidv7(), vesselId, label: b.label, role: b.role ?? 'pour', recipe, formula, poured: list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
     capacityUl: b.holds * 1000, tareMg: 20_000 + b.holds * 45, restHours: b.restHours ?? 12, untrackedForRest: true, notes: b.notes ?? '', at: at(b.daysAgo),
   }) // prettier-ignore
   return vesselId
@@ -242,6 +297,43 @@ async function finish(
       [tx.studioId, uuidv7(), pieceId, state, width, height, image, at(result.daysAgo - (state === 'wet' ? 0 : 3))],
     )
   }
+}
+
+/** Palettes, and readings with the drops between them. */
+async function consistency(by: () => Tx, ids: Map<string, string>, bottles: Map<string, string>, at: (d: number) => Date): Promise<void> {
+  const tx = by()
+  for (const p of PALETTES)
+    for (const label of p.bottles)
+      await tx.q('update bottle set palette = $3, technique = $4, is_reference = $5 where studio_id = $1 and vessel_id = $2', [tx.studioId, bottles.get(label)!, p.name, p.technique, label === p.reference])
+  for (const r of READINGS)
+    for (const [i, step] of r.steps.entries()) {
+      const when = at(r.days - 0.01 * i)
+      const vesselId = bottles.get(r.bottle)!
+      if (step.drops) await waterBottle(by(), { requestId: uuidv7(), vesselId, waterId: ids.get('Distilled water')!, ul: step.drops * DROP_UL, note: 'to consistency', at: when })
+      const { levelTimeS, sigma } = timed(step.tries)
+      await readBottle(by(), { requestId: uuidv7(), vesselId, levelTimeS, sigma, tries: [...step.tries], how: 'stopwatch' }, when)
+    }
+} // prettier-ignore
+
+/** Recipes with a name, and one paint with a ratio of its own. */
+async function keptRecipes(tx: Tx, ids: Map<string, string>): Promise<void> {
+  for (const r of RECIPES) {
+    const id = uuidv7()
+    const body = {
+      paints: r.paints.map(([name, parts]) => ({ id: ids.get(name)!, parts })), mediums: r.mediums.map(([name, parts]) => ({ id: ids.get(name)!, parts })),
+      ratio: r.ratio, waterId: ids.get('Distilled water')!, waterParts: r.water, drops: [], steps: r.steps, role: r.role, technique: r.technique,
+    }
+    for (const note of r.notes) await saveRecipe(tx, { requestId: uuidv7(), id, name: r.name, note, body })
+  }
+  await saveRatioOfPaint(tx, ids.get('Plum Shed')!, { medium: 5, paint: 1, note: 'strong: a spoonful colours a cup' })
+} // prettier-ignore
+
+/** Run-off of one piece, kept in a jar. */
+async function runOff(tx: Tx, at: (d: number) => Date): Promise<void> {
+  const [piece] = await tx.q<{ id: string }>('select vessel_id as id from piece where studio_id = $1 and title = $2', [tx.studioId, RUN_OFF.piece]) // prettier-ignore
+  await reclaimRunOff(tx, {
+    requestId: uuidv7(), pourId: piece!.id, jarId: uuidv7(), newJar: { label: RUN_OFF.jar, capacityUl: 250_000, tareMg: 165_000 }, netMg: RUN_OFF.grams * 1000, at: at(RUN_OFF.days),
+  }) // prettier-ignore
 }
 
 /** What happens to bottles besides pours: one is emptied, one lumped, one lost water, some went to tests. */

@@ -50,7 +50,7 @@ export const BOTTLES: readonly DemoBottle[] = [
   { label: 'Cushion white', formula: [['Picket White', 1]], mediums: flow, ratio: [1, 2, 0], ml: 240, holds: 240, daysAgo: 8, role: 'cushion' },
   { label: 'Lagoon', formula: [['Ready Lagoon', 1]], mediums: [], ratio: [1, 0, 0], ml: 236, holds: 240, daysAgo: 7 },
   { label: 'Coral', formula: [['Ready Coral', 1]], mediums: [], ratio: [1, 0, 0], ml: 220, holds: 240, daysAgo: 7 },
-  { label: 'Buoy orange', formula: [['Neon Buoy', 2], ['Marigold', 1]], mediums: finch, ratio: [1, 1, 0], ml: 100, holds: 120, daysAgo: 3 },
+  { label: 'Flow and gloss, equal', formula: [], mediums: blend, ratio: [0, 1, 0], ml: 420, holds: 480, daysAgo: 3, role: 'mixing base', notes: 'Equal parts, strained. Use it like a medium.' },
   { label: 'Star lead-in', formula: [['Star Grit', 1]], mediums: gloss, ratio: [1, 0.3, 0], ml: 60, holds: 120, daysAgo: 2, role: 'lead-in' },
   { label: 'Plum', formula: [['Plum Shed', 1], ['Deep Sluice', 1]], mediums: blend, ratio: [1, 3, 0.3], ml: 238, holds: 240, daysAgo: 0.15 },
   { label: 'Reed green', formula: [['Reed', 3], ['Butter Lamp', 1]], mediums: flow, ratio: [1, 2, 0.2], ml: 230, holds: 240, daysAgo: 0.08 },
@@ -106,3 +106,39 @@ export const POURS: readonly DemoPour[] = [
   { title: 'Bakery commission', technique: 'open-cup', surface: { cm: [90, 60], edge: 3.8 }, cup: [['Bakery cream', 2], ['Bakery teal', 2], ['Bakery crust', 1]], apart: [['base coat', 'White base coat', 130], ['reserve', 'Bakery cream', 40]], price: 3400 },
   { title: 'Vase pair, first try', technique: 'straight', surface: { cm: [25, 30], edge: 0, count: 2 }, cup: [['Lagoon', 2], ['Coral', 1], ['Cushion white', 1]], price: 2200 },
 ]
+
+/** Which bottles belong together, and what they are thinned for. */
+export const PALETTES: readonly { readonly name: string; readonly technique: string; readonly bottles: readonly string[]; readonly reference: string }[] = [
+  { name: 'Night Ferries', technique: 'ring', bottles: ['Ferry navy', 'Night teal', 'Sluice white', 'Lamp gold', 'Soot black'], reference: 'Ferry navy' },
+  { name: 'Bakery', technique: 'open-cup', bottles: ['Bakery cream', 'Bakery teal', 'Bakery crust'], reference: 'Bakery cream' },
+  { name: 'Bloom', technique: 'blow-out', bottles: ['Pearl base', 'Drake top', 'Magpie top'], reference: 'Pearl base' },
+  { name: 'Harbour', technique: 'blow-out', bottles: ['Turquoise lock', 'Indigo hour', 'Marigold', 'Wisteria'], reference: 'Indigo hour' },
+] // prettier-ignore
+
+/**
+ * Readings of bottles: days ago, and before each but the first the drops that went in; seconds of three tries each.
+ */
+export const READINGS: readonly { readonly bottle: string; readonly days: number; readonly steps: readonly { readonly drops: number; readonly tries: readonly number[] }[] }[] = [
+  { bottle: 'Ferry navy', days: 20, steps: [{ drops: 0, tries: [4.1, 3.9, 4.2] }] },
+  { bottle: 'Night teal', days: 20, steps: [{ drops: 0, tries: [4.0, 4.3, 4.2] }] },
+  { bottle: 'Sluice white', days: 20, steps: [{ drops: 0, tries: [4.4, 4.2, 4.5] }] },
+  { bottle: 'Soot black', days: 19, steps: [{ drops: 0, tries: [3.1, 3.2, 2.9] }] },
+  { bottle: 'Bakery cream', days: 10, steps: [{ drops: 0, tries: [3.2, 3.0, 3.1] }] },
+  { bottle: 'Bakery teal', days: 10, steps: [{ drops: 0, tries: [3.8, 3.7, 3.9] }] },
+  { bottle: 'Bakery crust', days: 10, steps: [{ drops: 0, tries: [5.2, 5.4, 5.1] }, { drops: 90, tries: [4.4, 4.3, 4.6] }] },
+  { bottle: 'Turquoise lock', days: 30, steps: [{ drops: 0, tries: [0.9, 0.8, 0.9] }, { drops: 70, tries: [0.6, 0.6, 0.5] }] },
+  { bottle: 'Indigo hour', days: 30, steps: [{ drops: 0, tries: [0.8, 0.8, 0.7] }, { drops: 60, tries: [0.5, 0.6, 0.5] }] },
+  { bottle: 'Marigold', days: 29, steps: [{ drops: 0, tries: [1.1, 1.0, 1.2] }, { drops: 60, tries: [0.7, 0.8, 0.7] }] },
+  { bottle: 'Wisteria', days: 15, steps: [{ drops: 0, tries: [0.5, 0.5, 0.4] }] },
+  { bottle: 'Brick', days: 30, steps: [{ drops: 0, tries: [6.1, 5.8, 6.4] }, { drops: 20, tries: [5.2, 5.0, 5.3] }, { drops: 40, tries: [3.9, 3.7, 3.8] }] },
+  { bottle: 'Swipe white', days: 40, steps: [{ drops: 0, tries: [1.2, 1.1, 1.2] }] },
+] // prettier-ignore
+
+/** Recipes the studio keeps under a name; paints and mediums by name. */
+export const RECIPES = [
+  { name: 'House white, enamel', paints: [['Sluice White', '4']], mediums: [['Kvarnby Flow', '8'], ['Torvald Gloss 40', '2']], ratio: '10 : 4', water: '0.5', role: 'pour', technique: 'swipe', steps: ['Soft white first, then the gloss, then the flow.', 'Water last, by drops.'], notes: ['Halved from the large batch.', 'Two parts gloss instead of three.'] },
+  { name: 'Ferry navy, rings', paints: [['Ferry Navy', '1']], mediums: [['Kvarnby Flow', '1'], ['Torvald Gloss 40', '1']], ratio: '2 : 1', water: '0.2', role: 'pour', technique: 'ring', steps: ['Shake and strain the flow.'], notes: ['As for panels 1 to 6.'] },
+] as const // prettier-ignore
+
+/** Run-off that was kept: of which piece, g net, days ago. */
+export const RUN_OFF = { piece: 'Night Ferries 6', jar: 'Night run-off', grams: 34, days: 49 } as const

@@ -2,7 +2,8 @@
  * The typed errors of Fika. Each carries what is needed to say what to do next, and its message is one clear
  * sentence for the person at the bench.
  */
-export type ErrorCode = 'NotEnough' | 'OverCapacity' | 'Conflict' | 'Invalid' | 'NotFound' | 'SignedOut' | 'TooOften'
+export type ErrorCode =
+  'NotEnough' | 'OverCapacity' | 'Conflict' | 'Invalid' | 'NotFound' | 'SignedOut' | 'TooOften' | 'Device'
 
 export class FikaError extends Error {
   constructor(

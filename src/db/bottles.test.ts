@@ -1,76 +1,12 @@
 import { v7 as uuidv7 } from 'uuid'
 import { costOf } from '@/core/purchase/cost'
 import { makeStudio } from '../../tests/support/studio'
-import { bottlesInUse, findBottle, listBottles, portionsOf, RACK_PAGE, type RackFilter } from './bottles'
+import { findBottle, portionsOf } from './bottles'
 import { journal } from './journal'
-import { discard, takeOut, undoMovement } from './ledger'
+import { takeOut, undoMovement } from './ledger'
 import { endPool } from './pool'
 
 afterAll(endPool)
-
-describe('the rack', () => {
-  async function filled() {
-    const studio = await makeStudio()
-    const paint = await studio.paint('Teal')
-    for (const [label, ul] of [
-      ['Teal 10%', 30_000],
-      ['Teal_b', 90_000],
-      ['Amber', 60_000],
-    ] as const)
-      await studio.bottle(label, [{ materialId: paint, ul }])
-    const labels = async (filter: RackFilter) =>
-      (await studio.run((tx) => listBottles(tx, filter))).bottles.map((b) => b.label)
-    return { studio, paint, labels }
-  }
-
-  it('is newest first, and sorts by name and by level', async () => {
-    const { labels } = await filled()
-    expect(await labels({})).toEqual(['Amber', 'Teal_b', 'Teal 10%'])
-    expect(await labels({ sort: 'oldest' })).toEqual(['Teal 10%', 'Teal_b', 'Amber'])
-    expect(await labels({ sort: 'name' })).toEqual(['Amber', 'Teal 10%', 'Teal_b'])
-    expect(await labels({ sort: 'fullest' })).toEqual(['Teal_b', 'Amber', 'Teal 10%'])
-    expect(await labels({ sort: 'emptiest' })).toEqual(['Teal 10%', 'Amber', 'Teal_b'])
-    expect(await labels({ sort: '; drop table bottle' })).toHaveLength(3)
-  })
-  it('finds letters as they are typed, wildcards included', async () => {
-    const { labels } = await filled()
-    expect(await labels({ q: 'TEAL' })).toEqual(['Teal_b', 'Teal 10%'])
-    expect(await labels({ q: '%' })).toEqual(['Teal 10%'])
-    expect(await labels({ q: '_' })).toEqual(['Teal_b'])
-    expect(await labels({ q: '\\' })).toEqual([])
-    expect(await labels({ role: 'swipe' })).toEqual([])
-  })
-  it('shows the emptied ones apart', async () => {
-    const { studio, labels } = await filled()
-    const { bottles } = await studio.run((tx) => listBottles(tx, { q: 'amber' }))
-    await studio.run((tx) => discard(tx, { requestId: uuidv7(), vesselId: bottles[0]!.id }))
-    expect(await labels({})).not.toContain('Amber')
-    expect(await labels({ show: 'empty' })).toEqual(['Amber'])
-    expect((await studio.run(bottlesInUse)).map((b) => b.label)).toEqual(['Teal_b', 'Teal 10%'])
-  })
-  it('moves a bottle whose last millilitre is taken to the empty ones, and back when that is undone', async () => {
-    const { studio, labels } = await filled()
-    const { bottles } = await studio.run((tx) => listBottles(tx, { q: 'amber' }))
-    const last = { requestId: uuidv7(), vesselId: bottles[0]!.id, ul: bottles[0]!.ul }
-    await studio.run((tx) => takeOut(tx, { ...last, requestId: uuidv7(), ul: 1 }))
-    expect(await labels({})).toContain('Amber')
-    const { movementId } = await studio.run((tx) => takeOut(tx, { ...last, ul: last.ul - 1 }))
-    expect(await labels({})).not.toContain('Amber')
-    expect(await labels({ show: 'empty' })).toEqual(['Amber'])
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
-    expect(await labels({})).toContain('Amber')
-    expect(await labels({ show: 'empty' })).toEqual([])
-  })
-  it('comes in pages with the number of all', async () => {
-    const studio = await makeStudio()
-    const paint = await studio.paint('Teal')
-    for (let i = 0; i < RACK_PAGE + 2; i++) await studio.bottle(`B${i}`, [{ materialId: paint, ul: 1_000 }])
-    const first = await studio.run((tx) => listBottles(tx, {}))
-    const second = await studio.run((tx) => listBottles(tx, { page: 2 }))
-    expect([first.total, first.bottles.length, second.bottles.length]).toEqual([RACK_PAGE + 2, RACK_PAGE, 2])
-    expect(second.bottles.map((b) => b.label)).toEqual(['B1', 'B0'])
-  })
-})
 
 describe('one bottle', () => {
   it('is traced to each lot, with what it cost', async () => {

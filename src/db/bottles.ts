@@ -1,11 +1,15 @@
 import { NotFound } from '@/core/errors'
 import type { MaterialKind } from '@/core/paint/properties'
-import type { RecipeSnapshot } from './ledger'
+import type { RecipeSnapshot } from './recipeSnapshot'
 import type { Tx } from './withStudio'
 
 /** A bottle as it stands on the rack. */
 export interface Bottle {
   readonly id: string
+  /** Short code as it stands on the label, without its check letter. */
+  readonly code: string
+  readonly palette: string
+  readonly technique: string | null
   readonly label: string
   readonly role: string
   readonly mixedAt: string
@@ -20,52 +24,32 @@ export interface BottleFull extends Bottle {
   readonly recipe: RecipeSnapshot
   readonly tareMg: number | null
   readonly notes: string
-}
-
-export interface RackFilter {
-  readonly q?: string
-  readonly role?: string
-  /** '' = all that hold something, 'empty' = emptied ones only. */
-  readonly show?: string
-  readonly sort?: string
-  readonly page?: number
-}
-export const RACK_PAGE = 50
-
-/** Orders of the rack; the text is ours alone, never what came in. */
-const ORDER: Readonly<Record<string, string>> = {
-  newest: 'b.mixed_at desc, b.vessel_id desc',
-  oldest: 'b.mixed_at, b.vessel_id',
-  name: 'lower(v.label), b.vessel_id',
-  fullest: 'ul desc, b.vessel_id',
-  emptiest: 'ul, b.vessel_id',
+  /** A jar of run-off, and not a bottle that was mixed. */
+  readonly isJar: boolean
+  readonly keepUntil: string | null
+  readonly movedAt: string | null
+  readonly evaporatedUl: number
+  readonly levelTimeS: number | null
+  readonly readAt: string | null
+  /** Water on its curve now, and when it was read. */
+  readonly w: number
+  readonly readW: number | null
+  readonly curveB: number | null
+  readonly isReference: boolean
 }
 
 const LOOK = `v.id, v.label, v.capacity_ul as "capacityUl", b.role, b.mixed_at as "mixedAt", b.rest_until as "restUntil",
-  b.colour_hex as hex, b.sheen`
+  b.colour_hex as hex, b.sheen, b.code, b.palette, b.technique`
+const FULL = `b.recipe, b.tare_mg as "tareMg", b.notes, v.kind = 'jar' as "isJar", b.keep_until as "keepUntil", b.moved_at as "movedAt",
+  b.evaporated_ul as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB",
+  b.is_reference as "isReference"`
 const UL = `(select coalesce(sum(c.ul), 0)::bigint from vessel_content c
   where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id) as ul`
-
-/** One page of the rack, and how many there are in all. */
-export async function listBottles(tx: Tx, f: RackFilter): Promise<{ bottles: Bottle[]; total: number }> {
-  const where = `b.studio_id = $1 and (b.emptied_at is not null) = $2 and ($3 = '' or b.role = $3)
-    and ($4 = '' or lower(v.label) like $4)`
-  const q = (f.q ?? '').trim().toLowerCase()
-  const values = [tx.studioId, f.show === 'empty', f.role ?? '', q ? `%${q.replace(/[\\%_]/g, '\\$&')}%` : '']
-  const from = 'from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id'
-  const bottles = await tx.q<Bottle>(
-    `select ${LOOK}, ${UL} ${from} where ${where} order by ${ORDER[f.sort ?? ''] ?? ORDER.newest}
-     limit ${RACK_PAGE} offset $5`,
-    [...values, RACK_PAGE * ((f.page ?? 1) - 1)],
-  )
-  const [count] = await tx.q<{ n: number }>(`select count(*)::int as n ${from} where ${where}`, values)
-  return { bottles, total: count!.n }
-}
 
 /** Bottles that hold something, for choosing among them; newest first. */
 export function bottlesInUse(tx: Tx): Promise<BottleFull[]> {
   return tx.q<BottleFull>(
-    `select ${LOOK}, b.recipe, b.tare_mg as "tareMg", b.notes, ${UL}
+    `select ${LOOK}, ${FULL}, ${UL}
      from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
      where b.studio_id = $1 and b.emptied_at is null order by b.mixed_at desc limit 500`,
     [tx.studioId],
@@ -75,7 +59,7 @@ export function bottlesInUse(tx: Tx): Promise<BottleFull[]> {
 /** One bottle. @throws NotFound */
 export async function findBottle(tx: Tx, id: string): Promise<BottleFull> {
   const [row] = await tx.q<BottleFull>(
-    `select ${LOOK}, b.recipe, b.tare_mg as "tareMg", b.notes, ${UL}
+    `select ${LOOK}, ${FULL}, ${UL}
      from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
      where b.studio_id = $1 and b.vessel_id = $2`,
     [tx.studioId, id],
@@ -100,6 +84,8 @@ export interface LotPortion {
   readonly priceMinor: number | null
   readonly sizeUl: number | null
   readonly densityGPerMl: number
+  readonly solids: number
+  readonly waterShare: number
 }
 
 /** Contents of vessels down to each lot, largest first. */
@@ -107,7 +93,8 @@ export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPor
   return tx.q<LotPortion>(
     `select c.vessel_id as "vesselId", c.lot_id as "lotId", c.ul, m.id as "materialId", m.name as material, m.maker, m.kind,
        p.swatch_hex as hex, l.label as "lotLabel", l.tracked, l.opened_at as "openedAt", l.price_minor as "priceMinor",
-       l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl"
+       l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids,
+       case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
      from vessel_content c
      join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
      join material m on m.studio_id = l.studio_id and m.id = l.material_id
@@ -115,5 +102,30 @@ export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPor
      where c.studio_id = $1 and c.vessel_id = any ($2) and c.ul > 0
      order by c.ul desc, c.lot_id`,
     [tx.studioId, vesselIds],
+  )
+}
+
+/** The bottle a short code belongs to; undefined where none has it. */
+export async function bottleByCode(tx: Tx, body: string): Promise<string | undefined> {
+  const [row] = await tx.q<{ id: string }>('select vessel_id as id from bottle where studio_id = $1 and code = $2', [tx.studioId, body])
+  return row?.id
+} // prettier-ignore
+
+/** Some bottles by id, in no order; those of other studios are simply not in it. */
+export function bottlesById(tx: Tx, ids: readonly string[]): Promise<BottleFull[]> {
+  return tx.q<BottleFull>(
+    `select ${LOOK}, ${FULL}, ${UL}
+     from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
+     where b.studio_id = $1 and b.vessel_id = any ($2)`,
+    [tx.studioId, ids],
+  )
+}
+
+/** Jars of run-off on the rack. */
+export function listJars(tx: Tx): Promise<{ id: string; label: string }[]> {
+  return tx.q(
+    `select v.id, v.label from vessel v join bottle b on b.studio_id = v.studio_id and b.vessel_id = v.id
+     where v.studio_id = $1 and v.kind = 'jar' and b.emptied_at is null order by v.created_at desc`,
+    [tx.studioId],
   )
 }

@@ -22,6 +22,9 @@ export function pool(): pg.Pool {
   return shared.fikaPool
 }
 
+/** The pool while there is one; for what must not open it again. */
+export const poolInUse = (): pg.Pool | undefined => shared.fikaPool
+
 /** Ends the pool; for commands and tests. */
 export async function endPool(): Promise<void> {
   await shared.fikaPool?.end()

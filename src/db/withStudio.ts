@@ -1,5 +1,6 @@
 import type { PoolClient, QueryResultRow } from 'pg'
 import { Conflict, FikaError } from '@/core/errors'
+import { announce, type Topic } from './announce'
 import { pool } from './pool'
 
 /** One transaction inside one studio. */
@@ -7,6 +8,8 @@ export interface Tx {
   readonly studioId: string
   /** The account that acts; null where the studio itself does (a seed, a scheduled task). */
   readonly accountId: string | null
+  /** What has changed that other devices of the studio show; told to them once it is committed. */
+  readonly touched: Set<Topic>
   /**
    * Runs one statement. Statements filter by studio_id themselves as well; row-level security is the second wall.
    * @param name prepares the statement under this name, for hot paths
@@ -46,9 +49,11 @@ async function once<T>(who: { studioId: string; accountId: string | null }, work
   let broken: Error | undefined
   try {
     await client.query(`begin; select set_config('app.studio_id', '${who.studioId}', true)`)
-    const result = await work(transaction(client, who))
+    const tx = transaction(client, who)
+    const result = await work(tx)
     const committed = await client.query('commit')
     if (committed.command !== 'COMMIT') throw new Error('the database rolled back instead of committing')
+    if (tx.touched.size) announce(who.studioId, tx.touched)
     return result
   } catch (error) {
     await client.query('rollback').catch((e: Error) => (broken = e))
@@ -62,6 +67,7 @@ function transaction(client: PoolClient, who: { studioId: string; accountId: str
   return {
     studioId: who.studioId,
     accountId: who.accountId,
+    touched: new Set<Topic>(),
     async q<Row extends QueryResultRow>(text: string, values: readonly unknown[] = [], name?: string) {
       const query = name ? { name, text, values: [...values] } : { text, values: [...values] }
       return (await client.query<Row>(query)).rows

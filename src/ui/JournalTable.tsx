@@ -17,6 +17,10 @@ const WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
   'take-out': 'Taken out',
   discard: 'Thrown away',
   'weigh-in': 'Weighed in',
+  water: 'Watered',
+  split: 'Split',
+  merge: 'Poured together',
+  reclaim: 'Run-off kept',
   finish: 'Finished',
   undo: 'Undone',
 }

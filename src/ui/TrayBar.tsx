@@ -44,7 +44,7 @@ export function TrayBar({ studioId }: { studioId: string }) {
           <Link className="go second" href={`/paints/compare?ids=${paints}`}>
             Side by side
           </Link>
-          <Link className="go second" href={`/formulas?paints=${paints}`}>
+          <Link className="go second" href={`/formulas/new?paints=${paints}`}>
             To formulas
           </Link>
           <Link className="go second" href={`/bench?paints=${paints}`}>

@@ -5,5 +5,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['t', 'Put what is focused on the tray, or go to the tray'],
   ['n', 'New here: paint, mix, plan'],
   ['?', 'Show this list'],
+  ['Space', 'At a mix, a stopwatch or a stocktake: next'],
+  ['z', 'There: take back the last step'],
   ['Esc', 'Close what is open'],
 ]

@@ -89,6 +89,14 @@ export const benchTheme: ThemeConfig = {
       primaryColor: '#141414',
     },
     Select: { optionSelectedBg: '#4a4a4a', optionActiveBg: '#404040' },
+    Segmented: {
+      trackBg: '#1a1a1a',
+      itemColor: '#e0e0e0',
+      itemHoverColor: '#ffffff',
+      itemHoverBg: '#383838',
+      itemSelectedBg: '#4d4d4d',
+      itemSelectedColor: '#ffffff',
+    },
     Form: { itemMarginBottom: 12, labelColor: '#f2f2f2' },
   },
 }

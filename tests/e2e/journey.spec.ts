@@ -75,7 +75,7 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
   await page.waitForURL(/\/rack\/[0-9a-f-]{36}$/)
   const bottleUrl = page.url()
   await expect(page.getByTestId('bottle-ml')).toHaveAttribute('data-ul', '373750')
-  await expect(page.getByText('Resting until')).toBeVisible()
+  await expect(page.getByText('It rests until')).toBeVisible()
 
   // Its label is a PDF.
   const label = await page.request.get(`${bottleUrl}/label`)

@@ -114,8 +114,12 @@ test('what the maker says of two paints stands before what is computed', async (
   await page.goto('/plan/new')
   for (const name of ['Indigo hour', 'Marigold']) {
     await page.getByTestId('add-bottle').click()
-    await page.getByRole('combobox', { name: 'Bottle for the cup' }).last().click()
-    await page.locator('.ant-select-item-option', { hasText: name }).last().click()
+    // A list that is still opening may swallow the first click.
+    await expect(async () => {
+      const box = page.getByRole('combobox', { name: 'Bottle for the cup' }).last()
+      if ((await box.getAttribute('aria-expanded')) !== 'true') await box.click({ timeout: 2000 })
+      await page.locator('.ant-select-item-option:visible', { hasText: name }).last().click({ timeout: 2000 })
+    }).toPass({ timeout: 20_000 })
   }
   await expect(page.getByText('always side by side: like lamps on water')).toBeVisible()
   await page.goto('/paints?q=indigo+hour')
@@ -128,7 +132,7 @@ test('a discontinued paint leads to the formula that stands in for it', async ({
   await openDemo(page)
   await page.goto('/paints?q=winter+barge')
   await page.getByRole('link', { name: /Winter Barge/ }).click()
-  await page.getByRole('link', { name: /stands in for it/ }).click()
+  await page.getByRole('link', { name: /As written on the paint/ }).click()
   await page.waitForURL(/\/formulas/)
   await expect(page.getByText('Sluice White').first()).toBeVisible()
   await expect(page.getByText('50 %')).toBeVisible()

@@ -136,7 +136,7 @@ test('a bottle is weighed in, and a loss that water cannot explain is asked abou
   await page.getByRole('button', { name: 'Book the bottle' }).click()
   await page.waitForURL(/\/rack\//)
   await expect(page.getByTestId('bottle-ml')).toHaveAttribute('data-ul', '100000')
-  await page.getByText('Weigh in', { exact: true }).first().click()
+  await page.getByText('Weigh', { exact: true }).first().click()
   await page.getByLabel('Scale shows').fill('110 g')
   await page.getByRole('button', { name: 'Weigh in' }).click()
   await expect(page.getByText('Say whether the rest was spilled')).toBeVisible()

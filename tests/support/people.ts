@@ -29,3 +29,14 @@ export async function choose(page: Page, label: string, text: string): Promise<v
   if (text) await box.fill(text)
   await page.keyboard.press('Enter')
 }
+
+/** Picks an option of a select that cannot be typed into; a list that is still opening may swallow the first click. */
+export async function pick(page: Page, label: string, text: string): Promise<void> {
+  const box = page.getByRole('combobox', { name: label }).last()
+  const select = page.locator('.ant-select', { has: box })
+  await expect(async () => {
+    if ((await box.getAttribute('aria-expanded')) !== 'true') await box.click()
+    await page.locator('.ant-select-item-option:visible', { hasText: text }).click({ timeout: 2000 })
+    await expect(select).toContainText(text, { timeout: 1000 })
+  }).toPass({ timeout: 20_000 })
+}

@@ -4,10 +4,10 @@ import { createStudio } from '@/db/accounts'
 import { mixBottle, buyContainer } from '@/db/ledger'
 import { withStudio, type Tx } from '@/db/withStudio'
 
-/** A fresh studio for one test, and short ways to fill it. Invented data only. */
-export async function makeStudio() {
-  const who = { studioId: uuidv7(), accountId: null }
-  await withStudio(who, (tx) => createStudio(tx, { studioId: who.studioId, name: 'Test room' }))
+/** A fresh studio for one test (or one that is there), and short ways to fill it. Invented data only. */
+export async function makeStudio(known?: { studioId: string; accountId: string | null }) {
+  const who = known ?? { studioId: uuidv7(), accountId: null }
+  if (!known) await withStudio(who, (tx) => createStudio(tx, { studioId: who.studioId, name: 'Test room' }))
   return {
     who,
     run: <T>(work: (tx: Tx) => Promise<T>) => withStudio(who, work),

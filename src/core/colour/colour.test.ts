@@ -1,5 +1,6 @@
 import { differenceCiede2000, lab65, rgb as culoriRgb } from 'culori'
 import * as spectral from 'spectral.js'
+import { random } from '../../../tests/support/random'
 import { deltaE00, differenceInWords } from './deltaE00'
 import { kOverS, mixReflectance, rInfinity, toInternal, toMeasured } from './kubelkaMunk'
 import { chroma, hexToLab, hue, labToSrgb, srgbToLab } from './lab'
@@ -9,14 +10,6 @@ import { opticsFromHex } from './paintOptics'
 import { reflectanceFromHex, reflectanceToLinear } from './reflectance'
 import { hexToSrgb, srgbToHex, toGamma, type Triple } from './srgb'
 
-/** A small deterministic generator, so that a failure can be repeated. */
-function random(seed: number) {
-  let s = seed >>> 0
-  return () => {
-    s = (Math.imul(s, 1664525) + 1013904223) >>> 0
-    return s / 2 ** 32
-  }
-}
 const someHex = (next: () => number) => srgbToHex([next(), next(), next()])
 
 // Sharma, Wu & Dalal, Color Res. Appl. 30 (2005), Table 1: L1 a1 b1 L2 a2 b2 ΔE00.

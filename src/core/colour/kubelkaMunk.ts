@@ -2,6 +2,9 @@ import { BANDS, W_X, W_Y, W_Z } from './observer'
 import type { Reflectance } from './reflectance'
 import type { Triple } from './srgb'
 
+// Taken out of the global once: inner loops run where a look-up of `Math` is not free.
+const { sqrt } = Math
+
 /** Absorption and scattering of a paint per unit of volume, 36 bands, on a scale where white scatters 1. */
 export interface Optics {
   readonly k: Float64Array
@@ -10,18 +13,28 @@ export interface Optics {
 
 /** Internal reflection at the paint's surface, for swatches from hex or photos (specular excluded: k1 = 0). */
 const SAUNDERSON_K2 = 0.6
+/** Reflection off the outside of the film, for spectra measured with the specular part included. */
+export const SPECULAR_K1 = 0.04
 
-/** Measured → internal reflectance (Saunderson 1942) with k1 = 0. */
-export const toInternal = (r: number, k2 = SAUNDERSON_K2) => r / (1 - k2 + k2 * r)
-/** Internal → measured reflectance with k1 = 0. */
-export const toMeasured = (r: number, k2 = SAUNDERSON_K2) => ((1 - k2) * r) / (1 - k2 * r)
+/** Measured → internal reflectance (Saunderson 1942); k1 = 0 where the specular part was excluded. */
+export const toInternal = (r: number, k2 = SAUNDERSON_K2, k1 = 0) => (r - k1) / (1 - k1 - k2 + k2 * r)
+/** Internal → measured reflectance; the inverse of `toInternal`. */
+export const toMeasured = (r: number, k2 = SAUNDERSON_K2, k1 = 0) => k1 + ((1 - k1) * (1 - k2) * r) / (1 - k2 * r)
+/** A reflectance measured with the specular part included, as it would be with it excluded. */
+export const withoutSpecular = (r: number) => Math.max(1e-4, toMeasured(toInternal(r, SAUNDERSON_K2, SPECULAR_K1)))
 /** K/S of an opaque layer (Kubelka & Munk 1931): (1 − R)² / 2R. */
 export const kOverS = (r: number) => ((1 - r) * (1 - r)) / (2 * r)
 /** R∞ from K/S. */
-export const rInfinity = (q: number) => 1 + q - Math.sqrt(q * q + 2 * q)
+export const rInfinity = (q: number) => 1 + q - sqrt(q * q + 2 * q)
 
 // The loops below are the hottest of every search. BANDS and 1 − SAUNDERSON_K2 stand in them as plain numbers: a literal
 // bound spares the range checks, a quarter of the time. The tests hold them to the named constants.
+
+/** K and S of a mix of paints by volume, per unit of the amounts given; as `mixReflectance`. */
+export function mixOptics(paints: readonly Optics[], amounts: readonly number[]): Optics {
+  sumOptics(paints, amounts)
+  return { k: sumK.slice(), s: sumS.slice() }
+}
 
 /** Sums of K and S of the mix at hand; filled and read within one call, the core being synchronous. */
 const sumK = new Float64Array(BANDS)
@@ -49,9 +62,9 @@ function sumOptics(paints: readonly Optics[], amounts: readonly number[]): void 
 }
 
 /** Reflectance of an opaque layer in one band, Saunderson folded in: one root and one division. */
-function layerReflectance(k: number, s: number): number {
+export function layerReflectance(k: number, s: number): number {
   const scattered = 0.4 * s // 1 − SAUNDERSON_K2
-  return scattered / (k + scattered + Math.sqrt(k * (k + 2 * s)))
+  return scattered / (k + scattered + sqrt(k * (k + 2 * s)))
 }
 
 /**

@@ -1,17 +1,22 @@
 import { WHITE } from './observer'
 import { hexToSrgb, linearToXyz, toGamma, toLinear, xyzToLinear, type Triple } from './srgb'
 
+// Taken out of the global once: inner loops run where a look-up of `Math` is not free.
+const { cbrt, hypot, atan2, cos, sin } = Math
+
 const EPSILON = 216 / 24389
 const KAPPA = 24389 / 27
-const f = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116)
+const f = (t: number) => (t > EPSILON ? cbrt(t) : (KAPPA * t + 16) / 116)
 const fInverse = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA)
 
-/** XYZ (Y of white 1) to CIE L*a*b* under D65 (CIE 015). */
-export function xyzToLab(xyz: Triple): Triple {
+const D65_WHITE: Triple = [WHITE.x, WHITE.y, WHITE.z]
+
+/** XYZ (Y of white 1) to CIE L*a*b* (CIE 015), relative to the white of sRGB unless another is given. */
+export function xyzToLab(xyz: Triple, white: Triple = D65_WHITE): Triple {
   // Read by index: this runs once a candidate in every search, and destructuring costs as much as the roots.
-  const fx = f(xyz[0] / WHITE.x)
-  const fy = f(xyz[1] / WHITE.y)
-  const fz = f(xyz[2] / WHITE.z)
+  const fx = f(xyz[0] / white[0])
+  const fy = f(xyz[1] / white[1])
+  const fz = f(xyz[2] / white[2])
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)]
 }
 
@@ -28,6 +33,12 @@ export const labToSrgb = (lab: Triple): Triple => xyzToLinear(labToXyz(lab)).map
 /** `#rrggbb` to L*a*b*. @throws Invalid */
 export const hexToLab = (hex: string): Triple => srgbToLab(hexToSrgb(hex))
 /** C*ab. */
-export const chroma = ([, a, b]: Triple) => Math.hypot(a, b)
+export const chroma = ([, a, b]: Triple) => hypot(a, b)
 /** h_ab in degrees, 0 ≤ h < 360. */
-export const hue = ([, a, b]: Triple) => ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360
+export const hue = ([, a, b]: Triple) => ((atan2(b, a) * 180) / Math.PI + 360) % 360
+/** L*, C*ab and h_ab in degrees. */
+export const labToLch = (lab: Triple): Triple => [lab[0], chroma(lab), hue(lab)]
+/** The inverse of `labToLch`. */
+export const lchToLab = ([l, c, h]: Triple): Triple => [l, c * cos((h * Math.PI) / 180), c * sin((h * Math.PI) / 180)]
+/** ΔE*ab (CIE 1976): the straight distance in L*a*b*. */
+export const deltaE76 = (one: Triple, two: Triple) => hypot(one[0] - two[0], one[1] - two[1], one[2] - two[2])

@@ -1,6 +1,6 @@
 import type { Strength } from '../paint/properties'
 import { kOverS, toInternal, type Optics } from './kubelkaMunk'
-import { chroma, hexToLab } from './lab'
+import { hexToLab } from './lab'
 import { reflectanceFromHex, type Reflectance } from './reflectance'
 
 /** K at the absorption peak by strength class, on a scale where white scatters 1. From trials, no published source. */
@@ -29,9 +29,12 @@ export function opticsFromMasstone(
   return { k: q.map((v) => v * scale), s: new Float64Array(q.length).fill(scale) }
 }
 
+/** Whether a masstone is a white: whites define the scale of K and S. */
+export const isWhite = ([l, a, b]: readonly [number, number, number]) => l > 90 && Math.hypot(a, b) < 10
+
 function strengthScale(q: Float64Array, lab: [number, number, number], strength: Strength): number {
   const [lightness] = lab
-  if (lightness > 90 && chroma(lab) < 10) return strength === 'weak' ? 0.4 : 1
+  if (isWhite(lab)) return strength === 'weak' ? 0.4 : 1
   // The sixth-largest band, so that one dark band does not speak for all.
   const peak = Float64Array.from(q).sort()[q.length - 6]!
   const darkness = Math.min(1, Math.max(0, (60 - lightness) / 25))

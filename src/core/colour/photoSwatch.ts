@@ -49,6 +49,12 @@ function clipped(rgba: ArrayLike<number>): number {
 }
 
 /**
+ * Colour of a patch as the photo shows it, the middle of its pixels; no card, so no more true than the light it was
+ * taken in. @param rgba RGBA bytes, sRGB, at least one pixel
+ */
+export const patchHex = (rgba: ArrayLike<number>): string => srgbToHex(middle(rgba).map(toGamma) as Triple)
+
+/**
  * Colour of a paint in a photo that holds a white or grey card under the same light. Each channel is scaled in linear
  * light so that the card comes out neutral at its known reflectance.
  * @param card RGBA bytes of the card's patch, sRGB

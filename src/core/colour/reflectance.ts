@@ -1,6 +1,9 @@
 import { BANDS, W_X, W_Y, W_Z } from './observer'
 import { hexToSrgb, toLinear, XYZ_TO_RGB, xyzToLinear, type Triple } from './srgb'
 
+// Taken out of the global once: inner loops run where a look-up of `Math` is not free.
+const { tanh, abs, max, min } = Math
+
 /** Reflectance in 36 bands, 0–1. */
 export type Reflectance = Float64Array
 
@@ -30,7 +33,7 @@ export const reflectanceToLinear = (r: ArrayLike<number>): Triple => xyzToLinear
 const SIDES = 4
 
 /** T alone is singular at the start (a constant has no slope); a hair on its pivot leaves the step what it was. */
-const awayFromZero = (pivot: number) => (Math.abs(pivot) < 1e-6 ? 1e-6 : pivot)
+const awayFromZero = (pivot: number) => (abs(pivot) < 1e-6 ? 1e-6 : pivot)
 
 /**
  * Solves the Newton step of the bordered system [T B; Bᵀ 0] [dz; dλ] = [−g; c], T tridiagonal with −2 beside its
@@ -80,9 +83,9 @@ function step(
 function solve3(m: number[][]): Triple | undefined {
   for (let col = 0; col < 3; col++) {
     let pivot = col
-    for (let row = col + 1; row < 3; row++) if (Math.abs(m[row]![col]!) > Math.abs(m[pivot]![col]!)) pivot = row
+    for (let row = col + 1; row < 3; row++) if (abs(m[row]![col]!) > abs(m[pivot]![col]!)) pivot = row
     const top = m[pivot]!
-    if (Math.abs(top[col]!) < 1e-14) return undefined
+    if (abs(top[col]!) < 1e-14) return undefined
     m[pivot] = m[col]!
     m[col] = top
     for (let row = 0; row < 3; row++) {
@@ -107,7 +110,7 @@ function attempt(target: Triple, low: number, high: number): Reflectance | undef
   for (let iteration = 0; iteration < 60; iteration++) {
     let error = 0
     for (let i = 0; i < n; i++) {
-      const t = Math.tanh(z[i]!)
+      const t = tanh(z[i]!)
       r[i] = low + (span * (1 + t)) / 2
       const slope = (span * (1 - t * t)) / 2
       const bend = -span * t * (1 - t * t)
@@ -119,21 +122,21 @@ function attempt(target: Triple, low: number, high: number): Reflectance | undef
       if (i < n - 1) gradient -= 2 * z[i + 1]!
       sides[i * SIDES] = -gradient
       for (let k = 0; k < 3; k++) border[k]![i] = sides[i * SIDES + k + 1] = slope * ROWS[k]![i]!
-      error = Math.max(error, Math.abs(gradient))
+      error = max(error, abs(gradient))
     }
     const lacks: Triple = [0, 0, 0]
     for (let k = 0; k < 3; k++) {
       let sum = 0
       for (let i = 0; i < n; i++) sum += ROWS[k]![i]! * r[i]!
       lacks[k] = target[k]! - sum
-      error = Math.max(error, Math.abs(lacks[k]!) * 10)
+      error = max(error, abs(lacks[k]!) * 10)
     }
     if (error < 1e-8) return r
     const dLambda = step(diagonal, sides, border, lacks)
     if (!dLambda) return undefined
     // A long step leaves the region where the tangent is any guide.
     let longest = 0
-    for (let i = 0; i < n; i++) longest = Math.max(longest, Math.abs(sides[i * SIDES]!))
+    for (let i = 0; i < n; i++) longest = max(longest, abs(sides[i * SIDES]!))
     if (!Number.isFinite(longest) || !dLambda.every(Number.isFinite)) return undefined
     const damp = longest > 2 ? 2 / longest : 1
     for (let i = 0; i < n; i++) z[i]! += damp * sides[i * SIDES]!
@@ -151,19 +154,19 @@ function attempt(target: Triple, low: number, high: number): Reflectance | undef
  */
 export function reflectanceFromHex(hex: string): Reflectance {
   const linear = hexToSrgb(hex).map(toLinear) as Triple
-  const [least, most] = [Math.min(...linear), Math.max(...linear)]
+  const [least, most] = [min(...linear), max(...linear)]
   if (most - least < 1e-9) return new Float64Array(BANDS).fill(most)
   for (const [low, high] of [
-    [Math.min(0.004, least * 0.98), 1],
+    [min(0.004, least * 0.98), 1],
     [0.0004, 1],
     [1e-5, 1.001],
     [-0.0005, 1.002],
     [-0.02, 1.05],
   ] as const) {
     const r = attempt(linear, low, high)
-    if (r) return r.map((v) => Math.max(v, 1e-6))
+    if (r) return r.map((v) => max(v, 1e-6))
   }
   // Newton found nothing smooth: three flat blocks cannot fail to be near, and are still a reflectance.
   const block = (i: number) => (i < 11 ? linear[2] : i < 21 ? linear[1] : linear[0])
-  return Float64Array.from({ length: BANDS }, (_, i) => Math.max(block(i), 1e-6))
+  return Float64Array.from({ length: BANDS }, (_, i) => max(block(i), 1e-6))
 }

@@ -19,14 +19,5 @@ export const RATIO_BY_BODY: Readonly<Record<Body, HouseRatio>> = {
   heavy: { medium: 3, paint: 1, source: COMMON },
 }
 
-/** Other schools, offered beside the ratio by body. */
-export const ONE_RATIO_SCHOOLS: readonly { name: string; medium: number; paint: number }[] = [
-  { name: 'One ratio for all, 3 : 1', medium: 3, paint: 1 },
-  { name: 'One ratio for all, 5 : 1', medium: 5, paint: 1 },
-  { name: 'One ratio for all, 6 : 1', medium: 6, paint: 1 },
-  { name: 'One-bottle base, 7 : 1', medium: 7, paint: 1 },
-  { name: 'Swipe colour, 3 : 1', medium: 3, paint: 1 },
-]
-
 /** Rest after mixing, hours: bare minimum and usual. Common practice, no published source. */
 export const REST_HOURS = { minimum: 2, usual: 12 } as const

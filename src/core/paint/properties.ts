@@ -22,6 +22,7 @@ export const ROLES = [
   'cushion',
   'lead-in',
   'reserve',
+  'mixing base',
 ] as const
 export const MEDIUM_KINDS = [
   'conditioner',

@@ -16,6 +16,7 @@ export const ML_PER_FL_OZ = 29.5735295625
 export const MM_PER_INCH = 25.4
 /** Nominal drop in ml: 20 drops per ml. Common practice, no published source. */
 export const ML_PER_DROP = 0.05
+export const DROP_UL = 1000 * ML_PER_DROP
 
 const unit = (symbol: string, kind: Unit['kind'], factor: number, names: string[], source = HB44): Unit => ({
   symbol,

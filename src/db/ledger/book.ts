@@ -6,7 +6,7 @@ import { formatMl } from '@/core/quantity/format'
 import type { Tx } from '../withStudio'
 
 export type MovementKind =
-  'purchase' | 'mix' | 'top-up' | 'pour' | 'take-out' | 'discard' | 'weigh-in' | 'finish' | 'undo'
+  | 'purchase' | 'mix' | 'top-up' | 'pour' | 'take-out' | 'discard' | 'weigh-in' | 'finish' | 'undo' | 'water' | 'split' | 'merge' | 'reclaim' // prettier-ignore
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
 export interface Line {
@@ -129,6 +129,7 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   checkCapacity(lines, held)
   const sinks = [...held.values()].filter((v) => v.sink).map((v) => v.id)
   await write(tx, movementId, lines, [...sinks, ...(booking.sinks ?? [])])
+  tx.touched.add('rack')
   await markEmptied(tx, lines, held, booking.at)
   return { movementId, replayed: false }
 }

@@ -4,6 +4,7 @@ import { weighIn } from '@/core/vessel/weighIn'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
 import { sink } from './lots'
+import { moveWater } from './water'
 
 interface Take {
   readonly requestId: string
@@ -62,6 +63,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
   const [air, waste] = [await sink(tx, 'air'), await sink(tx, 'waste')]
   const id = weigh.vesselId
   let measuredUl: number | null = null
+  let [beforeUl, evaporatedUl] = [0, 0]
   const booked = await book(tx, {
     kind: 'weigh-in',
     requestId: weigh.requestId,
@@ -84,6 +86,8 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       })
       const found = weighIn({ grossMg: weigh.grossMg, tareMg: weigh.tareMg, content, named: weigh.named })
       measuredUl = found.measuredUl
+      beforeUl = contentUl(content)
+      evaporatedUl = contentUl(found.evaporated)
       return [
         ...found.evaporated.map((p) => ({ ...p, from: id, to: air })),
         ...found.lost.map((p) => ({ ...p, from: id, to: waste })),
@@ -91,6 +95,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       ]
     },
   })
+  if (!booked.replayed && evaporatedUl > 0) await moveWater(tx, id, beforeUl, -evaporatedUl)
   if (!booked.replayed)
     await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
       tx.studioId,

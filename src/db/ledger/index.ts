@@ -1,9 +1,20 @@
 /** The ledger: the only code that writes movements. One function per thing that can happen to paint. */
 export { buyContainer, buyTogether, type BuyContainer, type BuyTogether } from './purchase'
 export { finishContainer, weighContainer, type FinishContainer, type WeighContainer } from './containers'
-export { mixBottle, topUpBottle, type MixBottle, type RecipeSnapshot, type TopUpBottle } from './mix'
+export { mixBottle, topUpBottle, type MixBottle, type TopUpBottle } from './mix'
 export { discard, takeOut, weighInBottle, type WeighInBottle } from './bottles'
 export { pour, type PourInput } from './pour'
+export {
+  mergeBottles,
+  reclaimRunOff,
+  splitBottle,
+  type MergeBottles,
+  type ReclaimRunOff,
+  type SplitBottle,
+} from './transfer'
+export { waterBottle, type WaterBottle } from './water'
 export { undoMovement } from './undo'
 export { refreshLook } from './colour'
+export { fillKeep, refreshKeep } from './keep'
+export type { Source } from './lots'
 export type { Booked, MovementKind } from './book'

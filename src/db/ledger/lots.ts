@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
-import { contentUl } from '@/core/vessel/content'
+import { contentUl, takeFrom } from '@/core/vessel/content'
 import type { Tx } from '../withStudio'
 import type { HeldVessel, Line } from './book'
 
@@ -62,6 +62,20 @@ async function untrackedLot(tx: Tx, materialId: string): Promise<string> {
 export interface Wanted {
   readonly materialId: string
   readonly ul: number
+}
+/** A mix that is used as an ingredient: a base, or what was left over. */
+export interface FromBottle {
+  readonly vesselId: string
+  readonly ul: number
+}
+export type Source = Wanted | FromBottle
+export const isMaterial = (s: Source): s is Wanted => 'materialId' in s
+
+/** Lines that bring parts of other bottles into a vessel, each with its own composition. @throws NotEnough */
+export function bottleLines(sources: readonly Source[], into: string, held: (id: string) => HeldVessel): Line[] {
+  const wanted = new Map<string, number>()
+  for (const s of sources) if (!isMaterial(s)) wanted.set(s.vesselId, (wanted.get(s.vesselId) ?? 0) + s.ul)
+  return [...wanted].flatMap(([id, ul]) => takeFrom(held(id), ul).map((p) => ({ ...p, from: id, to: into })))
 }
 
 /**

@@ -1,16 +1,10 @@
 import { Invalid } from '@/core/errors'
+import type { RecipeSnapshot } from '../recipeSnapshot'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
 import { refreshLook } from './colour'
-import { openContainers, supplyLines, type Wanted } from './lots'
-
-/** The recipe as it was mixed; kept with the bottle, whatever becomes of the paints later. */
-export interface RecipeSnapshot {
-  readonly paintParts: number
-  readonly paints: readonly { materialId: string; name: string; parts: number }[]
-  readonly mediums: readonly { materialId: string; name: string; parts: number }[]
-  readonly water: { materialId: string; name: string; parts: number } | null
-}
+import { refreshKeep } from './keep'
+import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from './lots'
 
 export interface MixBottle {
   readonly requestId: string
@@ -19,8 +13,13 @@ export interface MixBottle {
   readonly label: string
   readonly role: string
   readonly recipe: RecipeSnapshot
-  /** What was really poured, µl. */
-  readonly poured: readonly Wanted[]
+  /** The version of a named colour it is mixed by. */
+  readonly formula?: { readonly id: string; readonly version: number } | null | undefined
+  /** What was really poured, µl: materials, and mixes out of other bottles. */
+  readonly poured: readonly Source[]
+  readonly palette?: string
+  /** What it is thinned for. */
+  readonly technique?: string | null
   readonly capacityUl: number | null
   readonly tareMg: number | null
   readonly restHours: number
@@ -39,15 +38,12 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
   const total = poured.reduce((sum, p) => sum + p.ul, 0)
   if (mix.capacityUl !== null && total > mix.capacityUl)
     throw new Invalid('The bottle is smaller than the mix. Choose a larger one, or mix less.', 'capacity')
-  const containers = await openContainers(
-    tx,
-    poured.map((p) => p.materialId),
-  )
+  const { containers, bottles, materials } = await sourcesOf(tx, poured)
   const booked = await book(tx, {
     kind: 'mix',
     requestId: mix.requestId,
     payload: { vesselId: mix.vesselId, label: mix.label, poured, role: mix.role },
-    vessels: [...containers.values()].flat(),
+    vessels: [...[...containers.values()].flat(), ...bottles],
     at: mix.at,
     async decide(held) {
       await tx.q(
@@ -56,8 +52,8 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
         [tx.studioId, mix.vesselId, mix.label, mix.capacityUl, mix.at ?? null],
       )
       await tx.q(
-        `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes)
-         values ($1, $2, $3, coalesce($4, now()), coalesce($4, now()) + make_interval(secs => $5), $6, $7, $8)`,
+        `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes, formula_id, formula_version, palette, technique)
+         values ($1, $2, $3, coalesce($4, now()), coalesce($4, now()) + make_interval(secs => $5), $6, $7, $8, $9, $10, $11, $12)`,
         [
           tx.studioId,
           mix.vesselId,
@@ -67,16 +63,35 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
           JSON.stringify(mix.recipe),
           mix.tareMg,
           mix.notes ?? '',
+          mix.formula?.id ?? null,
+          mix.formula?.version ?? null,
+          mix.palette ?? '',
+          mix.technique ?? null,
         ],
       )
-      return supplyLines(tx, poured, mix.vesselId, containers, held, mix.untrackedForRest)
+      return [
+        ...bottleLines(poured, mix.vesselId, held),
+        ...(await supplyLines(tx, materials, mix.vesselId, containers, held, mix.untrackedForRest)),
+      ]
     },
   })
   if (!booked.replayed) {
     await refreshLook(tx, [mix.vesselId])
-    await noteUse(tx, mix.vesselId, poured, mix.at)
+    await refreshKeep(tx, [mix.vesselId])
+    await noteUse(tx, mix.vesselId, materials, mix.at)
   }
   return booked
+}
+
+/** What a mix is taken from: counted containers of its materials, other bottles, and its materials themselves. */
+async function sourcesOf(tx: Tx, poured: readonly Source[]) {
+  const materials = poured.filter(isMaterial)
+  const bottles = poured.flatMap((p) => (isMaterial(p) ? [] : [p.vesselId]))
+  const containers = await openContainers(
+    tx,
+    materials.map((p) => p.materialId),
+  )
+  return { materials, bottles, containers }
 }
 
 /** Keeps what each material is used for, and when last. */
@@ -94,7 +109,7 @@ async function noteUse(tx: Tx, vesselId: string, poured: readonly Wanted[], at: 
 export interface TopUpBottle {
   readonly requestId: string
   readonly vesselId: string
-  readonly poured: readonly Wanted[]
+  readonly poured: readonly Source[]
   readonly restHours: number
   readonly untrackedForRest: boolean
   readonly at?: Date | undefined
@@ -104,26 +119,29 @@ export interface TopUpBottle {
 export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
   const poured = top.poured.filter((p) => p.ul > 0)
   if (poured.length === 0) throw new Invalid('Nothing was poured. Type an amount for at least one ingredient.')
-  const containers = await openContainers(
-    tx,
-    poured.map((p) => p.materialId),
-  )
+  if (poured.some((p) => !isMaterial(p) && p.vesselId === top.vesselId))
+    throw new Invalid('A bottle cannot be poured into itself. Choose another mix, or leave it out.')
+  const { containers, bottles, materials } = await sourcesOf(tx, poured)
   const booked = await book(tx, {
     kind: 'top-up',
     requestId: top.requestId,
     payload: { vesselId: top.vesselId, poured },
-    vessels: [...containers.values()].flat().concat(top.vesselId),
+    vessels: [...[...containers.values()].flat(), ...bottles, top.vesselId],
     at: top.at,
-    decide: (held) => supplyLines(tx, poured, top.vesselId, containers, held, top.untrackedForRest),
+    decide: async (held) => [
+      ...bottleLines(poured, top.vesselId, held),
+      ...(await supplyLines(tx, materials, top.vesselId, containers, held, top.untrackedForRest)),
+    ],
   })
   if (!booked.replayed) {
     await tx.q(
-      `update bottle set rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3))
+      `update bottle set rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3)), moved_at = coalesce($4, now())
        where studio_id = $1 and vessel_id = $2`,
       [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null],
     )
     await refreshLook(tx, [top.vesselId])
-    await noteUse(tx, top.vesselId, poured, top.at)
+    await refreshKeep(tx, [top.vesselId])
+    await noteUse(tx, top.vesselId, materials, top.at)
   }
   return booked
 }

@@ -4,6 +4,8 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Tx } from '../withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
+import { recall } from './transfer'
+import { moveWater } from './water'
 
 /**
  * Undoes a movement by its mirror image. What was moved must still be where it went.
@@ -48,7 +50,10 @@ export async function undoMovement(tx: Tx, input: { requestId: string; movementI
       return back
     },
   })
-  if (!booked.replayed) await follow(tx, { ...input, kind: movement.kind }, touched)
+  if (!booked.replayed) {
+    await follow(tx, { ...input, kind: movement.kind }, touched)
+    await undoWater(tx, movement.kind, back)
+  }
   return booked
 }
 
@@ -58,6 +63,7 @@ async function follow(
   { movementId, requestId, kind }: { movementId: string; requestId: string; kind: string },
   touched: readonly string[],
 ): Promise<void> {
+  if (kind === 'merge') await recall(tx, movementId)
   await refreshLook(tx, touched)
   await tx.q(
     `with undone as (
@@ -91,4 +97,19 @@ async function follow(
          and u.material_id = went.material_id and u.role = b.role`,
       [tx.studioId, movementId],
     )
+}
+
+/** Water that goes back out of a bottle, or back into it from the air, is counted on its curve too. */
+async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<void> {
+  if (kind !== 'water' && kind !== 'weigh-in') return
+  const [air] = await tx.q<{ id: string }>(`select id from vessel where studio_id = $1 and kind = 'air'`, [tx.studioId])
+  const moved = new Map<string, number>()
+  for (const l of back) {
+    if (kind === 'water' && l.from) moved.set(l.from, (moved.get(l.from) ?? 0) - l.ul)
+    if (kind === 'weigh-in' && l.from === air?.id && l.to) moved.set(l.to, (moved.get(l.to) ?? 0) + l.ul)
+  }
+  for (const [id, ul] of moved) {
+    const [now] = await tx.q<{ ul: number }>('select coalesce(sum(ul), 0)::bigint as ul from vessel_content where studio_id = $1 and vessel_id = $2', [tx.studioId, id]) // prettier-ignore
+    await moveWater(tx, id, now!.ul - ul, ul)
+  }
 }

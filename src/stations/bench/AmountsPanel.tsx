@@ -3,6 +3,7 @@
 import { Input } from 'antd'
 import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
 import { Notice } from '@/ui/Notice'
+import { FluidOunceTrap } from './FluidOunceTrap'
 import { type Draft, type MixView } from './mixDraft'
 
 /** How much of each, and what was really poured. */
@@ -74,6 +75,13 @@ export function AmountsPanel({
           </Notice>
         </div>
       ) : null}
+      {view.lines.map((l) => (
+        <FluidOunceTrap
+          key={l.materialId}
+          typed={draft.poured[l.materialId] ?? ''}
+          densityGPerMl={l.material.densityGPerMl}
+        />
+      ))}
       <p className="muted" style={{ margin: '8px 0 0', fontSize: '0.9rem' }}>
         “Really poured” takes ml, fl oz or g. A scale set to fl oz assumes water: on the scale, use grams.
       </p>

@@ -1,17 +1,22 @@
 'use client'
 
 import { useMemo, useState } from 'react'
+import { schoolsOf, type School } from '@/core/mix/houseRules'
 import { type WaterSchool } from '@/core/mix/waterLimit'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/catalogue'
+import { rulesOf, type RulesRow } from '@/db/houseRules'
 import { Cup } from '@/ui/Cup'
 import { BenchProviders } from '@/ui/Providers'
 import { viewOf, type Draft } from './mixDraft'
 import { RecipePanel } from './RecipePanel'
 import { AmountsPanel } from './AmountsPanel'
 import { WaterMeter } from './WaterMeter'
+import { BenchNav } from './BenchNav'
 import { BookPanel } from './BookPanel'
+import { GuidePanel } from './GuidePanel'
+import { OpenMixings, type OpenMixing } from './OpenMixings'
 import type { BenchStart } from './start'
 
 const CLEAR = '#e9e9e4'
@@ -23,17 +28,23 @@ export function Bench({
   units,
   school,
   currency,
+  rules: row,
+  open,
 }: {
   materials: Material[]
   start: BenchStart
   units: UnitSystem
   school: WaterSchool
   currency: string
+  rules: RulesRow
+  open: readonly OpenMixing[]
 }) {
   const byId = useMemo(() => new Map(materials.map((m) => [m.id, m])), [materials])
   const [draft, setDraft] = useState(start.draft)
   const change = (part: Partial<Draft>) => setDraft((d) => ({ ...d, ...part }))
-  const view = useMemo(() => viewOf(draft, byId, units, school), [draft, byId, units, school])
+  const rules = useMemo(() => rulesOf(row), [row])
+  const schools = useMemo((): School[] => schoolsOf(rules), [rules])
+  const view = useMemo(() => viewOf(draft, byId, units, school, rules), [draft, byId, units, school, rules])
   const layers = view.lines.map((l) => ({
     id: l.materialId,
     label: l.material.name,
@@ -56,8 +67,10 @@ export function Bench({
           Start over
         </button>
       </div>
+      <BenchNav here="/bench" />
+      <OpenMixings open={open} />
       <div className="bench">
-        <RecipePanel draft={draft} change={change} view={view} materials={materials} units={units} />
+        <RecipePanel draft={draft} change={change} view={view} materials={materials} units={units} schools={schools} />
         <div className="bench-cup">
           <Cup layers={layers} fullUl={Math.max(view.totalUl * 1.12, 1)} markUl={planned} dark height={330} />
           <div style={{ textAlign: 'center', marginTop: 10 }}>
@@ -72,6 +85,7 @@ export function Bench({
         </div>
         <div className="grid">
           <AmountsPanel draft={draft} change={change} view={view} />
+          <GuidePanel draft={draft} view={view} start={start} units={units} />
           <BookPanel draft={draft} view={view} start={start} byId={byId} units={units} currency={currency} />
         </div>
       </div>

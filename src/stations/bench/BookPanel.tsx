@@ -89,6 +89,11 @@ export function BookPanel({
       tareMg,
       restHours,
       untrackedForRest: untracked,
+      // Only while its paints are still those of the formula.
+      formula:
+        start.formula && JSON.stringify(draft.paints) === JSON.stringify(start.draft.paints)
+          ? { id: start.formula.id, version: start.formula.version }
+          : null,
     }
     send(
       (requestId) => bookMixAction({ ...input, requestId }),

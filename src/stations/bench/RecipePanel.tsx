@@ -1,12 +1,13 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { ONE_RATIO_SCHOOLS } from '@/core/mix/schools'
+import { applySchool, type School } from '@/core/mix/houseRules'
 import { THINNER_FACTS } from '@/core/mix/thinners'
 import { type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/catalogue'
 import { Chip } from '@/ui/Drawdown'
-import { QuantityInput } from '@/ui/QuantityInput'
+import { useState } from 'react'
+import { ScalePanel } from './ScalePanel'
 import { type Draft, type MixView } from './mixDraft'
 
 /** What goes in: total, ratio, colour formula, mediums and water. */
@@ -16,36 +17,46 @@ export function RecipePanel({
   view,
   materials,
   units,
+  schools,
 }: {
   draft: Draft
   change: (d: Partial<Draft>) => void
   view: MixView
   materials: Material[]
   units: UnitSystem
+  schools: School[]
 }) {
   const paints = materials.filter((m) => m.kind === 'paint')
-  const mediums = materials.filter((m) => m.kind === 'medium' || m.kind === 'additive')
+  const mediums = materials.filter((m) => m.kind === 'medium')
+  const additives = materials.filter((m) => m.kind === 'additive' || (m.kind === 'medium' && !m.inBottle))
+  const [school, setSchool] = useState<School>()
+  const take = (key: string) => {
+    const chosen = schools.find((s) => s.key === key)
+    setSchool(chosen)
+    if (!chosen) return change({ ratio: '' })
+    const applied = applySchool(chosen, mediums)
+    change({
+      mediums: applied.mediums.length
+        ? applied.mediums.map((m) => ({ id: m.id, parts: String(m.parts) }))
+        : draft.mediums,
+      ratio: applied.paint ? `${applied.medium} : ${applied.paint}` : '',
+      waterParts: applied.water ? String(applied.water) : '',
+      steps: [...chosen.steps],
+    })
+  }
+  const missing = school ? applySchool(school, mediums).missing : []
   const waters = materials.filter((m) => m.kind === 'water')
   const thinner = waters.find((m) => m.id === draft.waterId)?.thinner
   const keeps = thinner ? THINNER_FACTS[thinner].keeps : ''
   return (
     <section className="panel" aria-label="Recipe">
-      <label className="field" style={{ marginBottom: 4 }}>
-        <span>Total to mix</span>
-        <QuantityInput
-          label="Total to mix"
-          value={draft.total}
-          onChange={(total) => change({ total })}
-          system={units}
-          size="large"
-        />
-      </label>
+      <ScalePanel draft={draft} change={change} materials={materials} units={units} />
       <div className="two" style={{ gap: '0 14px', gridTemplateColumns: '1fr 1fr' }}>
         <label className="field">
           <span>Medium : paint</span>
           <Input
             value={draft.ratio}
-            placeholder={`${view.houseRatio} by body`}
+            placeholder={`${view.houseRatio} ${view.houseFrom}`}
             onChange={(e) => change({ ratio: e.target.value })}
           />
         </label>
@@ -53,18 +64,26 @@ export function RecipePanel({
           <span>School</span>
           <Select
             aria-label="School of mixing"
-            value=""
+            value={school?.key ?? (draft.ratio ? 'own' : 'body')}
             style={{ width: '100%' }}
             popupMatchSelectWidth={false}
-            onChange={(v: string) => change({ ratio: v === 'body' ? '' : v })}
+            onChange={take}
             options={[
-              { value: '', label: draft.ratio ? 'own ratio' : 'by body' },
               { value: 'body', label: `By body, ${view.houseRatio}` },
-              ...ONE_RATIO_SCHOOLS.map((s) => ({ value: `${s.medium} : ${s.paint}`, label: s.name })),
-            ].filter((o, i, all) => all.findIndex((p) => p.value === o.value) === i)}
+              ...(draft.ratio && !school ? [{ value: 'own', label: 'own ratio' }] : []),
+              ...schools.map((s) => ({ value: s.key, label: s.name })),
+            ]}
           />
         </label>
       </div>
+      {missing.length ? <p className="muted">Not in the drawer: {missing.join(', ')}. The rest is taken.</p> : null}
+      {draft.steps.length ? (
+        <ol className="said-steps">
+          {draft.steps.map((s) => (
+            <li key={s}>{s}</li>
+          ))}
+        </ol>
+      ) : null}
       <div className="head" style={{ marginBottom: 8 }}>
         <h2 style={{ margin: 0, marginRight: 'auto' }}>Colour formula</h2>
         {view.hex ? (
@@ -108,6 +127,28 @@ export function RecipePanel({
           {keeps ? <small className="muted">the mix keeps {keeps}</small> : null}
         </label>
       </div>
+      <details className="helper" open={draft.drops.length > 0}>
+        <summary>Additives by the drop, and steps</summary>
+        <p className="muted">
+          Drops for each 100 ml. Silicone: one or two for 90 ml; keep it off the bare surface and off base coats, and
+          clean it before varnish or resin.
+        </p>
+        <Rows
+          rows={draft.drops}
+          options={additives}
+          what="additive"
+          most={6}
+          onChange={(rows) => change({ drops: rows })}
+        />
+        <label className="field" style={{ marginTop: 10 }}>
+          <span>Steps, one a line</span>
+          <Input.TextArea
+            rows={3}
+            value={draft.steps.join('\n')}
+            onChange={(e) => change({ steps: e.target.value.split('\n').slice(0, 12) })}
+          />
+        </label>
+      </details>
     </section>
   )
 }
@@ -125,7 +166,7 @@ function Rows({
 }: {
   rows: Draft['paints']
   options: Material[]
-  what: 'paint' | 'medium'
+  what: 'paint' | 'medium' | 'additive'
   most?: number
   onChange: (rows: Draft['paints']) => void
 }) {
@@ -142,8 +183,8 @@ function Rows({
               <Select
                 showSearch
                 optionFilterProp="label"
-                aria-label={`Choose a ${what}`}
-                placeholder={`Choose a ${what}`}
+                aria-label={`Choose ${what === 'additive' ? 'an' : 'a'} ${what}`}
+                placeholder={`Choose ${what === 'additive' ? 'an' : 'a'} ${what}`}
                 value={r.id || undefined}
                 style={{ width: '100%' }}
                 popupMatchSelectWidth={false}
@@ -169,11 +210,11 @@ function Rows({
       })}
       {rows.length < most ? (
         <Button onClick={() => onChange([...rows, { id: '', parts: '1' }])}>
-          {rows.length ? 'And another' : `Add a ${what}`}
+          {rows.length ? 'And another' : `Add ${what === 'additive' ? 'an' : 'a'} ${what}`}
         </Button>
       ) : (
         <p className="muted">
-          {what === 'medium' ? 'Three are the most: beyond that each medium’s effect is lost.' : 'Twelve are the most.'}
+          {what === 'medium' ? 'Three are the most: beyond that each medium’s effect is lost.' : 'That is the most.'}
         </p>
       )}
     </>

@@ -2,20 +2,22 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
-import { Invalid, NotFound } from '@/core/errors'
-import { materialNames } from '@/db/catalogue'
-import { mixBottle, topUpBottle, type RecipeSnapshot } from '@/db/ledger'
+import { Invalid } from '@/core/errors'
+import { findFormula } from '@/db/formulas'
+import { mixBottle, topUpBottle } from '@/db/ledger'
 import type { Tx } from '@/db/withStudio'
 import { perform } from '@/session/perform'
 import { bookSchema, type BookInput } from './schema'
+import { snapshot, sourcesOf } from './sources'
 
 /** Books what was mixed: a new bottle, or more of the same into one that stands on the rack. */
 export async function bookMixAction(input: unknown): Promise<Answer<{ id: string }>> {
-  const result = await perform(bookSchema, input, async (tx, mix) => {
+  const result = await perform(bookSchema, input, async (tx, typed) => {
+    const mix = { ...typed, poured: await sourcesOf(tx, typed.poured) }
     if (mix.into === 'top-up') await topUpBottle(tx, mix)
     else {
       if (!mix.label) throw new Invalid('Give the bottle a name, so that it is found again.', 'label')
-      await mixBottle(tx, { ...mix, recipe: await snapshot(tx, mix) })
+      await mixBottle(tx, { ...mix, recipe: await snapshot(tx, mix), formula: await known(tx, mix.formula) })
     }
     return { id: mix.vesselId }
   })
@@ -23,22 +25,9 @@ export async function bookMixAction(input: unknown): Promise<Answer<{ id: string
   return result
 }
 
-/** The recipe as mixed, with the names of today. @throws NotFound for a material of another studio */
-async function snapshot(tx: Tx, mix: BookInput): Promise<RecipeSnapshot> {
-  const all = [...mix.paints, ...mix.mediums, ...(mix.water ? [mix.water] : [])]
-  const names = await materialNames(
-    tx,
-    all.map((x) => x.materialId),
-  )
-  const named = (x: { materialId: string; parts: number }) => {
-    const name = names.get(x.materialId)
-    if (!name) throw new NotFound('paint or medium')
-    return { materialId: x.materialId, name, parts: x.parts }
-  }
-  return {
-    paintParts: mix.paintParts,
-    paints: mix.paints.map(named),
-    mediums: mix.mediums.map(named),
-    water: mix.water ? named(mix.water) : null,
-  }
+/** The formula a mix names, while there is one. */
+async function known(tx: Tx, formula: BookInput['formula']) {
+  if (!formula) return null
+  const { versions } = await findFormula(tx, formula.id)
+  return versions.some((v) => v.version === formula.version) ? formula : null
 }

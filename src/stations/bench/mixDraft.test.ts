@@ -1,5 +1,6 @@
 import type { Material } from '@/db/catalogue'
 import { viewOf, type Draft } from './mixDraft'
+import { PLAIN } from './start'
 
 const material = (id: string, more: Partial<Material>): Material => ({
   id,
@@ -10,6 +11,11 @@ const material = (id: string, more: Partial<Material>): Material => ({
   sheen: 'satin',
   hex: '#1f6f8b',
   strength: 'normal',
+  opacity: null,
+  contrastRatio: null,
+  optics: null,
+  sigma: null,
+  known: null,
   pigments: [],
   densityGPerMl: 1.2,
   solids: 0.38,
@@ -19,6 +25,7 @@ const material = (id: string, more: Partial<Material>): Material => ({
   onHandUl: null,
   flags: [],
   thinner: null,
+  mediumKind: null,
   ...more,
 })
 const materials = new Map(
@@ -52,8 +59,8 @@ const draft: Draft = {
   ratio: '',
   waterId: 'water',
   waterParts: '',
+  ...PLAIN,
   total: '300 ml',
-  poured: {},
 }
 const view = (change: Partial<Draft>) => viewOf({ ...draft, ...change }, materials, 'metric', 'paint-30')
 

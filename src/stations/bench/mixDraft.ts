@@ -1,12 +1,13 @@
 import { mixToHex } from '@/core/colour/mixColour'
-import { opticsFromHex } from '@/core/colour/paintOptics'
-import type { Optics } from '@/core/colour/kubelkaMunk'
+import { opticsOf } from '@/core/colour/packOptics'
 import { FikaError } from '@/core/errors'
-import { amountsForTotal, ingredients, rescale, type Ingredient, type Recipe } from '@/core/mix/recipe'
-import { RATIO_BY_BODY } from '@/core/mix/schools'
+import { scaledAmounts, type ScaleBy } from '@/core/mix/amounts'
+import { houseRatioOf, NO_RULES, type HouseRules } from '@/core/mix/houseRules'
+import { ingredients, rescale, type Ingredient, type Recipe } from '@/core/mix/recipe'
 import { judgeWater, type WaterSchool, type WaterVerdict } from '@/core/mix/waterLimit'
 import { costOf, type Cost } from '@/core/purchase/cost'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
+import { DROP_UL } from '@/core/quantity/units'
 import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
 import type { Material } from '@/db/catalogue'
@@ -20,6 +21,17 @@ export interface Draft {
   readonly waterId: string
   readonly waterParts: string
   readonly total: string
+  /** How the total is found: typed, from one ingredient, from all that is left of it, or by cups. */
+  readonly scaleBy: ScaleBy['by']
+  /** The ingredient it is scaled from. */
+  readonly scaleId: string
+  /** That ingredient's amount, or how many cups. */
+  readonly scaleText: string
+  readonly cupSize: string
+  /** Additives by the drop: drops for each 100 ml of the mix. */
+  readonly drops: readonly { id: string; parts: string }[]
+  /** What is done, in order, besides measuring. */
+  readonly steps: readonly string[]
   /** What was really poured, by material id. */
   readonly poured: Readonly<Record<string, string>>
 }
@@ -34,6 +46,8 @@ export interface MixLine extends Ingredient {
 export interface MixView {
   readonly recipe: Recipe | undefined
   readonly houseRatio: string
+  /** Whose ratio that is: of this paint, of its body, house rule or usual. */
+  readonly houseFrom: string
   readonly lines: readonly MixLine[]
   readonly totalUl: number
   readonly extraUl: number
@@ -44,15 +58,6 @@ export interface MixView {
   readonly problems: readonly string[]
   /** Materials whose counted containers hold less than is wanted. */
   readonly short: readonly { material: Material; lackUl: number }[]
-}
-
-const cache = new Map<string, Optics>()
-/** Optics of a paint; reconstructing a reflectance takes about a millisecond, so it is done once. */
-function optics(m: Material): Optics {
-  const key = `${m.hex}/${m.strength}`
-  const known = cache.get(key) ?? opticsFromHex(m.hex!, m.strength!)
-  cache.set(key, known)
-  return known
 }
 
 const sayer = (problems: string[]) => {
@@ -67,11 +72,22 @@ const sayer = (problems: string[]) => {
   }
 }
 
-/** The house ratio for a formula: by the body of the paint there is most of. */
-export function houseRatio(paints: readonly { material: Material; parts: number }[]): string {
+/** The house ratio for a formula: of the paint there is most of. */
+export function houseRatio(paints: readonly { material: Material; parts: number }[], rules: HouseRules) {
   const most = [...paints].sort((a, b) => b.parts - a.parts)[0]
-  const { medium, paint } = RATIO_BY_BODY[most?.material.body ?? 'soft']
-  return `${medium} : ${paint}`
+  const { medium, paint, from } = houseRatioOf(most?.material, rules)
+  return { text: `${medium} : ${paint}`, from }
+}
+
+/** What a draft is scaled by, as typed. @throws Invalid saying what to type */
+function scaleOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: UnitSystem): ScaleBy {
+  const from = materials.get(draft.scaleId)
+  if (draft.scaleBy === 'left') return { by: 'left', materialId: draft.scaleId, leftUl: from?.onHandUl ?? null }
+  if (draft.scaleBy === 'ingredient')
+    return { by: 'ingredient', materialId: draft.scaleId, ul: parsePouredUl(draft.scaleText.trim() || '0', from?.densityGPerMl ?? 1, units) } // prettier-ignore
+  if (draft.scaleBy === 'cups')
+    return { by: 'cups', cups: parseNumber(draft.scaleText.trim() || '0') ?? 0, cupUl: parsePouredUl(draft.cupSize.trim() || '0', 1, units) } // prettier-ignore
+  return { by: 'total', ul: parsePouredUl(draft.total.trim() || '0', 1, units) }
 }
 
 /** Works out the whole bench from what is typed. Pure: the same draft gives the same view. */
@@ -80,6 +96,7 @@ export function viewOf(
   materials: ReadonlyMap<string, Material>,
   units: UnitSystem,
   school: WaterSchool,
+  rules: HouseRules = NO_RULES,
 ): MixView {
   const problems: string[] = []
   const attempt = sayer(problems)
@@ -93,7 +110,7 @@ export function viewOf(
     })
   const paints = partsOf(draft.paints)
   const mediums = partsOf(draft.mediums)
-  const house = houseRatio(paints)
+  const { text: house, from: houseFrom } = houseRatio(paints, rules)
   const [mediumParts = 0, paintParts = 1] = attempt(() => parseRatio(draft.ratio.trim() || house), [0, 1])
   const mediumSum = mediums.reduce((s, m) => s + m.parts, 0)
   const water = materials.get(draft.waterId)
@@ -111,6 +128,7 @@ export function viewOf(
   const nothing: MixView = {
     recipe: undefined,
     houseRatio: house,
+    houseFrom,
     lines: [],
     totalUl: 0,
     extraUl: 0,
@@ -122,10 +140,10 @@ export function viewOf(
   }
   if (paints.length === 0 && mediums.length === 0) return nothing
   const list = attempt(() => ingredients(recipe), [])
-  const plannedTotal = attempt(() => parsePouredUl(draft.total.trim() || '0', 1, units), 0)
-  if (list.length === 0 || plannedTotal <= 0) return nothing
-
-  const planned = amountsForTotal(list, plannedTotal)
+  const scale = attempt(() => scaleOf(draft, materials, units), { by: 'total', ul: 0 } as const)
+  if (list.length === 0 || (scale.by === 'total' && scale.ul <= 0)) return nothing
+  const planned = attempt(() => scaledAmounts(list, scale), [])
+  if (planned.reduce((a, b) => a + b, 0) <= 0) return nothing
   const poured = list.map(({ materialId }) => {
     const text = draft.poured[materialId]?.trim()
     return text
@@ -140,10 +158,18 @@ export function viewOf(
     targetUl: targetsUl[i]!,
     pouredUl: poured[i],
   }))
+  const dropped = draft.drops.flatMap(({ id, parts }): MixLine[] => {
+    const material = materials.get(id)
+    const per = parseNumber(parts.trim() || '0') ?? 0
+    if (!material || per <= 0) return []
+    const ul = DROP_UL * Math.max(1, Math.round((per * totalUl) / 100_000))
+    return [{ materialId: id, kind: 'additive', parts: 0, material, plannedUl: ul, targetUl: ul, pouredUl: undefined }]
+  })
   return {
     recipe,
     houseRatio: house,
-    lines,
+    houseFrom,
+    lines: [...lines, ...dropped],
     totalUl,
     extraUl,
     hex: hexOf(paints),
@@ -171,7 +197,7 @@ function hexOf(paints: readonly { material: Material; parts: number }[]): string
   const seen = paints.filter((p) => p.material.hex && p.parts > 0)
   return seen.length
     ? mixToHex(
-        seen.map((p) => optics(p.material)),
+        seen.map((p) => opticsOf(p.material)),
         seen.map((p) => p.parts),
       )
     : undefined

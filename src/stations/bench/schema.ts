@@ -1,6 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/session/idSchema'
 import { ROLES } from '@/core/paint/properties'
+import { bottleFields } from './bottleFields'
 
 const parts = number()
   .typeError('Type parts as a number, like 2 or 0.5.')
@@ -23,24 +24,17 @@ export const bookSchema = object({
   paintParts: parts,
   mediums: array(share).max(3, 'At most three mediums: beyond that each one’s effect is lost.').required(),
   water: share.nullable().default(null),
+  /** The version of a named colour it is mixed by. */
+  formula: object({ id: idSchema, version: number().integer().min(1).required() })
+    .nullable()
+    .default(null),
   poured: array(
     object({
       materialId: idSchema,
       ul: number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.').required(),
     }),
   ).required(),
-  capacityUl: number().integer().min(1).max(3e9).nullable().default(null),
-  tareMg: number()
-    .integer()
-    .min(0)
-    .max(1e8, 'That is too heavy for an empty bottle. Check the tare.')
-    .nullable()
-    .default(null),
-  restHours: number()
-    .typeError('Type the rest in hours, like 12.')
-    .min(0, 'Rest cannot be below zero hours.')
-    .max(24 * 14, 'Two weeks of rest are the most. Type hours.')
-    .required('Type the rest in hours, like 12.'),
+  ...bottleFields,
   untrackedForRest: boolean().default(false),
   notes: string().max(4000).default(''),
 })

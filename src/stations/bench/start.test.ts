@@ -1,6 +1,6 @@
 import type { BottleFull } from '@/db/bottles'
 import type { Material } from '@/db/catalogue'
-import { benchStart } from './start'
+import { benchStart, PLAIN } from './start'
 
 const material = (id: string, kind: Material['kind']): Material => ({
   id,
@@ -11,6 +11,11 @@ const material = (id: string, kind: Material['kind']): Material => ({
   sheen: null,
   hex: kind === 'paint' ? '#136a78' : null,
   strength: kind === 'paint' ? 'normal' : null,
+  opacity: null,
+  contrastRatio: null,
+  optics: null,
+  sigma: null,
+  known: null,
   pigments: [],
   densityGPerMl: 1.2,
   solids: 0.3,
@@ -20,6 +25,7 @@ const material = (id: string, kind: Material['kind']): Material => ({
   onHandUl: null,
   flags: [],
   thinner: null,
+  mediumKind: null,
 })
 const materials = [
   material('teal', 'paint'),
@@ -57,8 +63,8 @@ describe('what lies on the bench when it is opened', () => {
         ratio: '2 : 1',
         waterId: 'distilled',
         waterParts: '0.2',
+        ...PLAIN,
         total: '113.615 ml',
-        poured: {},
       },
       label: 'Night teal',
       role: 'swipe',

@@ -3,6 +3,7 @@ import { parseNumber } from '@/core/quantity/number'
 import { formatRatio } from '@/core/quantity/ratio'
 import type { BottleFull } from '@/db/bottles'
 import type { Material } from '@/db/catalogue'
+import type { RecipeBody } from './recipes/schema'
 import type { Draft } from './mixDraft'
 
 /** What the bench is opened with. */
@@ -10,9 +11,25 @@ export interface BenchStart {
   readonly draft: Draft
   readonly label: string
   readonly role: Role
+  /** The version of a named colour its paints come from. */
+  readonly formula?: { readonly id: string; readonly version: number; readonly name: string }
+  /** The named recipe it was opened from. */
+  readonly recipe?: { readonly id: string; readonly name: string; readonly version: number }
+  readonly technique?: string
   /** A bottle the mix can go into instead of a new one. */
   readonly topUp?: { readonly id: string; readonly label: string }
 }
+
+/** What a draft holds before anybody has typed. */
+export const PLAIN = {
+  scaleBy: 'total',
+  scaleId: '',
+  scaleText: '',
+  cupSize: '',
+  drops: [],
+  steps: [],
+  poured: {},
+} as const
 
 const round = (n: number) => String(Math.round(n * 1000) / 1000)
 
@@ -28,10 +45,14 @@ export function benchStart(
     parts: readonly string[]
     totalUl?: number | undefined
     us: boolean
+    formula?: BenchStart['formula'] | undefined
+    /** A named recipe, with the version that is opened. */
+    recipe?: { id: string; name: string; version: number; body: RecipeBody } | undefined
   },
 ): BenchStart {
   const water = materials.find((m) => m.kind === 'water')
-  const medium = materials.find((m) => m.kind === 'medium')
+  const medium =
+    materials.find((m) => m.mediumKind === 'conditioner') ?? materials.find((m) => m.kind === 'medium' && !m.inBottle)
   const total = from.totalUl ? `${round(from.totalUl / 1000)} ml` : from.us ? '8 fl oz' : '240 ml'
   const { like } = from
   if (like) {
@@ -44,12 +65,23 @@ export function benchStart(
         ratio: recipe.paints.length ? formatRatio([mediumParts, recipe.paintParts]) : '',
         waterId: recipe.water?.materialId ?? water?.id ?? '',
         waterParts: recipe.water ? round(recipe.water.parts) : '',
+        ...PLAIN,
         total,
-        poured: {},
       },
       label: like.label,
       role: like.role as Role,
       topUp: { id: like.id, label: like.label },
+    }
+  }
+  const { recipe } = from
+  if (recipe) {
+    const { role, technique, ...draft } = recipe.body
+    return {
+      draft: { ...PLAIN, ...draft, total },
+      label: recipe.name,
+      role,
+      technique,
+      recipe: { id: recipe.id, name: recipe.name, version: recipe.version },
     }
   }
   const chosen = from.paints.flatMap((id, i) => {
@@ -63,10 +95,11 @@ export function benchStart(
       ratio: '',
       waterId: water?.id ?? '',
       waterParts: '',
+      ...PLAIN,
       total,
-      poured: {},
     },
-    label: chosen.length === 1 ? chosen[0]!.name : '',
+    label: from.formula?.name ?? (chosen.length === 1 ? chosen[0]!.name : ''),
     role: 'pour',
+    ...(from.formula ? { formula: from.formula } : {}),
   }
 }

@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Form, Input, Select } from 'antd'
+import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { WATER_SCHOOLS, type WaterSchool } from '@/core/mix/waterLimit'
@@ -59,6 +60,9 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
         </Button>
       </Form>
       <h3 style={{ marginTop: 20 }}>Start ratios, medium : paint</h3>
+      <p className="muted">
+        The studio’s own are kept under <Link href="/bench/recipes">Bench, Recipes and rules</Link>.
+      </p>
       <table className="sheet">
         <tbody>
           {BODIES.map((b) => (

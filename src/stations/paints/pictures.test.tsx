@@ -19,7 +19,7 @@ const material: MaterialRow = {
   id: 'm', kind: 'paint', maker: 'Kvarnby Colour', line: 'Studio', name: 'Canal Teal', ...DEFAULTS_BY_BODY.soft, waterShare: 0, containerUl: 120_000,
   priceMinor: 990, lowUl: null, supplier: '', barcode: '', tags: [], notes: '', thinner: null, discontinued: false, archived: false, revision: 1,
   mediumKind: null, effects: null, body: 'soft', opacity: 'semi-opaque', contrastRatio: null, sheen: 'satin', sheenStrength: 2, strength: 'strong',
-  lightfastness: '', pigments: ['PB15:3', 'PG7'], swatchHex: '#136a78', tintHex: null, tintWhiteShare: null, wetHex: null, flags: [], substitutes: [], standIn: [],
+  lightfastness: '', pigments: ['PB15:3', 'PG7'], swatchHex: '#136a78', tintHex: null, tintWhiteShare: null, shadeHex: null, shadeBlackShare: null, readings: null, wetHex: null, flags: [], substitutes: [], standIn: [],
 } // prettier-ignore
 const paint = (more: Partial<CatalogueRow> = {}): CatalogueRow => {
   const m = { ...material, ...more }
@@ -57,7 +57,7 @@ describe('a paint’s page', () => {
     const byId = new Map(all.map((o) => [o.id, o]))
     const comparable = (o: CatalogueRow) => ({ id: o.id, swatchHex: o.swatchHex!, pigments: o.pigments, body: o.body!, perMl: o.perMl }) // prettier-ignore
     const near = alike(comparable(p), all.map(comparable)).map((a) => ({ ...a, paint: byId.get(a.id)! }))
-    return words(<PaintSheet paint={p} onHandUl={80_000} mediumPerMl={mediumPerMl} alike={near} byId={byId} currency="EUR" />) // prettier-ignore
+    return words(<PaintSheet paint={p} onHandUl={80_000} mediumPerMl={mediumPerMl} alike={near} byId={byId} currency="EUR" optics={undefined} />) // prettier-ignore
   }
   it('tells one pigment from many, and asks for a tint where there is none', () => {
     expect(sheet(paint())).toContain('2 pigments')
@@ -77,7 +77,7 @@ describe('a paint’s page', () => {
   it('names what could replace it, and the formula that stands in once it is discontinued', () => {
     const same = paint({ id: 's', name: 'Weir Teal', maker: 'Torvald Works', pigments: ['PG7', 'PB15:3'], swatchHex: '#176e7c' }) // prettier-ignore
     const said = sheet(paint({ discontinued: true, standIn: [{ paintId: 's', parts: 2 }], substitutes: ['s'] }), [same])
-    expect(said).toContain('Weir Teal 2 stands in for it')
+    expect(said).toContain('What stands in for it is listed below')
     expect(said).toContain('Can be replaced by Weir Teal .')
     expect(said).toMatch(/Weir Teal Torvald Works side by side only ΔE00 \d\.\d the same PB15:3|Weir Teal Torvald Works (cannot tell|side by side only) ΔE00 \d\.\d the same/) // prettier-ignore
     expect(sheet(paint())).toContain('Nothing in the drawer shares its pigments')
@@ -102,7 +102,7 @@ describe('paints side by side', () => {
   const violet = paint({ id: 'v', name: 'Violet', swatchHex: '#6a2c91', opacity: 'transparent', strength: 'normal' })
   const yellow = paint({ id: 'y', name: 'Yellow', swatchHex: '#f4dc3a', opacity: 'opaque', pigments: ['PY74', 'PG7'], strength: 'normal' }) // prettier-ignore
   const table = (verdict?: 'together' | 'never' | 'surprising') =>
-    words(<SideBySide paints={[violet, yellow]} notes={verdict ? [{ aId: 'v', bId: 'y', verdict, note: 'it sang' }] : []} currency="EUR" />) // prettier-ignore
+    words(<SideBySide paints={[violet, yellow]} notes={verdict ? [{ aId: 'v', bId: 'y', verdict, note: 'it sang' }] : []} currency="EUR" optics={[]} />) // prettier-ignore
   it('warn of mud, unless the maker has found otherwise', () => {
     expect(table()).toContain('mud: keep apart')
     expect(table('never')).toMatch(/never: it sang.*mud: keep apart/)

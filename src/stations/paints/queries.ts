@@ -7,6 +7,13 @@ import type { Body, MaterialKind, MediumKind, Opacity, Sheen, Strength } from '@
 import type { Tx } from '@/db/withStudio'
 import type { MaterialInput } from './schema'
 
+/** Spectra as read, 36 bands; null where its swatch was picked or typed. */
+export interface PaintReadings {
+  masstone: number[] | null
+  tint: number[] | null
+  shade: number[] | null
+}
+
 /** A material with everything known about it. */
 export interface MaterialRow {
   readonly id: string
@@ -41,7 +48,10 @@ export interface MaterialRow {
   readonly swatchHex: string | null
   readonly tintHex: string | null
   readonly tintWhiteShare: number | null
+  readonly shadeHex: string | null
+  readonly shadeBlackShare: number | null
   readonly wetHex: string | null
+  readonly readings: PaintReadings | null
   readonly flags: readonly RoleFlag[]
   readonly substitutes: readonly string[]
   readonly standIn: readonly { paintId: string; parts: number }[]
@@ -54,7 +64,8 @@ const COLUMNS = `
   m.revision, md.kind as "mediumKind", md.effects, p.body, p.opacity, p.contrast_ratio as "contrastRatio", p.sheen,
   p.sheen_strength as "sheenStrength", p.strength, coalesce(p.lightfastness, '') as lightfastness,
   coalesce(p.pigments, '{}') as pigments, p.swatch_hex as "swatchHex", p.tint_hex as "tintHex",
-  p.tint_white_share as "tintWhiteShare", p.wet_hex as "wetHex"`
+  p.tint_white_share as "tintWhiteShare", p.shade_hex as "shadeHex",
+  p.shade_black_share as "shadeBlackShare", p.wet_hex as "wetHex", p.readings`
 const HANGING = `
   coalesce((select json_agg(json_build_object('role', a.role, 'rule', a.rule, 'reason', a.reason) order by a.role)
             from paint_flag a where a.studio_id = m.studio_id and a.material_id = m.id), '[]') as flags,
@@ -139,7 +150,10 @@ export function inputOf(m: MaterialRow): MaterialInput {
     swatchHex: m.swatchHex!,
     tintHex: m.tintHex,
     tintWhiteShare: m.tintWhiteShare,
+    shadeHex: m.shadeHex,
+    shadeBlackShare: m.shadeBlackShare,
     wetHex: m.wetHex,
+    readings: m.readings ?? { masstone: null, tint: null, shade: null },
     flags: m.flags.map((f) => ({ ...f })) as never,
     substitutes: [...m.substitutes],
     standIn: m.standIn.map((s) => ({ ...s })),

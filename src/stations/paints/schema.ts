@@ -12,6 +12,14 @@ const hex = (what: string) =>
     .matches(/^#[0-9a-f]{6}$/, `${what} is a colour of six digits, like #1f7a8c.`)
 const optionalHex = (what: string) => hex(what).nullable().default(null)
 
+const spectrum = () =>
+  array(
+    number().min(0, 'A reflectance lies between 0 and 1.').max(1.2, 'A reflectance lies between 0 and 1.').required(),
+  )
+    .length(36, 'A spectrum has 36 bands, 380 to 730 nm.')
+    .nullable()
+    .default(null)
+
 export const volumeUl = (empty: string) =>
   number().integer().min(1, empty).max(3e9, 'That container is larger than any Fika can book. Check the size.')
 export const priceMinor = () => number().integer().min(0, 'A price cannot be below zero.').max(1e8, 'That price is too high to be one. Check it.') // prettier-ignore
@@ -100,7 +108,21 @@ export const paintSchema = object({
     .lessThan(1, 'A tint holds some paint: its share of white lies between 0 and 1.')
     .nullable()
     .default(null),
+  shadeHex: optionalHex('The shade'),
+  /** Share of black in the shade, by volume. */
+  shadeBlackShare: number()
+    .typeError('Type the share of black in the shade, like 0.2.')
+    .moreThan(0, 'A shade holds some black: its share lies between 0 and 1.')
+    .lessThan(1, 'A shade holds some paint: its share of black lies between 0 and 1.')
+    .nullable()
+    .default(null),
   wetHex: optionalHex('The wet colour'),
+  /** Spectra as a reader gave them, 36 bands. */
+  readings: object({ masstone: spectrum(), tint: spectrum(), shade: spectrum() }).default({
+    masstone: null,
+    tint: null,
+    shade: null,
+  }),
   flags: array(flagSchema).max(ROLES.length).default([]),
   /** Paints that can be used in its place, by the maker's own word. */
   substitutes: array(idSchema).max(20, 'Twenty substitutes are the most.').default([]),

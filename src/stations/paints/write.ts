@@ -1,8 +1,9 @@
+import { spectrumOf } from '@/core/colour/paintedOut'
 import { reflectanceFromHex } from '@/core/colour/reflectance'
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { opacityOf } from '@/core/paint/contrastRatio'
 import { searchText } from '@/core/paint/fold'
-import { refreshLook } from '@/db/ledger'
+import { opticsOfMasstone, recalibrate } from '@/db/paintOptics'
 import type { Tx } from '@/db/withStudio'
 import { v7 as uuidv7 } from 'uuid'
 import { findMaterial, inputOf } from './queries'
@@ -168,26 +169,34 @@ async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
     spectra.set(hex, known)
     return known
   }
-  const rows = paints.map(({ id, after: p }) => ({
-    ...p,
-    id,
-    opacity: p.contrastRatio === null ? p.opacity : opacityOf(p.contrastRatio),
-    reflectance: spectrum(p.swatchHex),
-  }))
+  const rows = paints.map(({ id, after: p }) => {
+    const read = p.readings.masstone && spectrumOf(p.swatchHex, p.readings.masstone)
+    const reflectance = read?.from === 'reading' ? [...read.reflectance] : spectrum(p.swatchHex)
+    return {
+      ...p,
+      id,
+      opacity: p.contrastRatio === null ? p.opacity : opacityOf(p.contrastRatio),
+      reflectance,
+      ...opticsOfMasstone(Float64Array.from(reflectance), p.swatchHex, p.strength),
+    }
+  })
   await tx.q(
     `insert into paint (studio_id, material_id, body, opacity, sheen, strength, pigments, swatch_hex, reflectance,
-       contrast_ratio, sheen_strength, tint_hex, tint_white_share, wet_hex, lightfastness)
+       contrast_ratio, sheen_strength, tint_hex, tint_white_share, shade_hex, shade_black_share, wet_hex, lightfastness, readings, optics, optics_sigma, optics_known)
      select $1, id, body, opacity, sheen, strength, array(select jsonb_array_elements_text(pigments)), "swatchHex",
        array(select jsonb_array_elements_text(reflectance)::real), "contrastRatio", "sheenStrength", "tintHex",
-       "tintWhiteShare", "wetHex", lightfastness
+       "tintWhiteShare", "shadeHex", "shadeBlackShare", "wetHex", lightfastness, readings, optics, sigma, known
      from jsonb_to_recordset($2) as r (id uuid, body text, opacity text, sheen text, strength text, pigments jsonb,
        "swatchHex" text, reflectance jsonb, "contrastRatio" numeric, "sheenStrength" smallint, "tintHex" text,
-       "tintWhiteShare" numeric, "wetHex" text, lightfastness text)
+       "tintWhiteShare" numeric, "shadeHex" text, "shadeBlackShare" numeric, "wetHex" text, lightfastness text,
+       readings jsonb, optics text, sigma real, known text)
      on conflict (studio_id, material_id) do update set body = excluded.body, opacity = excluded.opacity,
        sheen = excluded.sheen, strength = excluded.strength, pigments = excluded.pigments,
        swatch_hex = excluded.swatch_hex, reflectance = excluded.reflectance, contrast_ratio = excluded.contrast_ratio,
        sheen_strength = excluded.sheen_strength, tint_hex = excluded.tint_hex, tint_white_share = excluded.tint_white_share,
-       wet_hex = excluded.wet_hex, lightfastness = excluded.lightfastness`,
+       shade_hex = excluded.shade_hex, shade_black_share = excluded.shade_black_share, readings = excluded.readings,
+       optics = excluded.optics, optics_sigma = excluded.optics_sigma, optics_known = excluded.optics_known,
+       optics_mixes = 0, optics_fit = null, wet_hex = excluded.wet_hex, lightfastness = excluded.lightfastness`,
     [tx.studioId, JSON.stringify(rows)],
   )
   await hang(tx, 'paint_flag', 'role text, rule text, reason text', paints, (p) => p.flags)
@@ -195,10 +204,15 @@ async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
   await hang(tx, 'paint_stand_in', 'paint_id uuid, parts numeric', paints, (p) =>
     p.standIn.map((s) => ({ paint_id: s.paintId, parts: s.parts })),
   )
-  for (const p of paints)
-    if (p.before?.kind === 'paint' && (p.before.swatchHex !== p.after.swatchHex || p.before.strength !== p.after.strength))
-      await refreshBottles(tx, p.id)
+  // A new paint of which only the masstone is known has its optics already.
+  const measured = paints.filter(({ before, after }) => (before?.kind === 'paint' ? swatchesOf(before) !== swatchesOf(after) || hasMore(after) : hasMore(after)))
+  await recalibrate(tx, measured.map((p) => p.id))
 } // prettier-ignore
+
+const hasMore = (p: PaintInput) => p.tintHex !== null || p.shadeHex !== null
+/** All that the optics of a paint hang on. */
+const swatchesOf = (p: PaintInput) =>
+  JSON.stringify([p.swatchHex, p.strength, p.tintHex, p.tintWhiteShare, p.shadeHex, p.shadeBlackShare, p.readings])
 
 /** Replaces the rows that hang on paints. Table and columns are ours alone, never what came in. */
 async function hang(
@@ -218,21 +232,6 @@ async function hang(
      select $1, material_id, ${names.join(', ')} from jsonb_to_recordset($2) as r (material_id uuid, ${columns})
      on conflict do nothing`,
     [tx.studioId, JSON.stringify(rows)],
-  )
-}
-
-/** A corrected swatch changes what every bottle with that paint looks like. */
-async function refreshBottles(tx: Tx, materialId: string): Promise<void> {
-  const rows = await tx.q<{ vessel_id: string }>(
-    `select distinct b.vessel_id from bottle b
-     join vessel_content c on c.studio_id = b.studio_id and c.vessel_id = b.vessel_id and c.ul > 0
-     join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
-     where b.studio_id = $1 and l.material_id = $2`,
-    [tx.studioId, materialId],
-  )
-  await refreshLook(
-    tx,
-    rows.map((r) => r.vessel_id),
   )
 }
 

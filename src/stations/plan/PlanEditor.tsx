@@ -19,6 +19,7 @@ import { Notice } from '@/ui/Notice'
 import { useSend } from '@/ui/useSend'
 import { dropPlanAction, savePlanAction } from './actions'
 import { APART, readAll, startFields, type Fields } from './planDraft'
+import { meanColour } from '@/core/vessel/combined'
 import { SurfacePanel } from './SurfacePanel'
 import { ApartRow } from './ApartRow'
 import { BottleSelect } from './BottleSelect'
@@ -70,6 +71,7 @@ export function PlanEditor({
       hex: byId.get(p.vesselId)?.hex ?? '#ddd',
       label: byId.get(p.vesselId)?.label ?? '',
     }))
+  const pourHex = meanColour(layers.map((l) => ({ hex: l.hex, amount: l.ul })))
   const wanted = techniqueOf(f.technique).levelTimeS
   const poured = Boolean(plan?.pouredAt)
   const save = (then: (id: string) => void) => {
@@ -186,6 +188,7 @@ export function PlanEditor({
                 value={f.apart[use]}
                 bottles={bottles}
                 surface={reading.surface}
+                pourHex={pourHex}
                 onChange={(v) => change({ apart: { ...f.apart, [use]: v } })}
               />
             ))}

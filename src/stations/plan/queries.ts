@@ -1,5 +1,6 @@
 import { costOf } from '@/core/purchase/cost'
-import { bottlesInUse, portionsOf, type LotPortion } from '@/db/bottles'
+import { groupBy } from '@/core/groupBy'
+import { bottlesInUse, portionsOf } from '@/db/bottles'
 import type { Tx } from '@/db/withStudio'
 import type { PricedBottle } from './pricedBottle'
 
@@ -10,8 +11,7 @@ export async function pricedBottles(tx: Tx): Promise<PricedBottle[]> {
     tx,
     bottles.map((b) => b.id),
   )
-  const byVessel = new Map<string, LotPortion[]>()
-  for (const p of portions) byVessel.set(p.vesselId, [...(byVessel.get(p.vesselId) ?? []), p])
+  const byVessel = groupBy(portions, (p) => p.vesselId)
   return bottles.map((b) => ({
     ...b,
     costPerMl: b.ul > 0 ? (costOf(byVessel.get(b.id) ?? []).minor * 1000) / b.ul : 0,

@@ -8,8 +8,9 @@ import { v7 as uuidv7 } from 'uuid'
 import { technique } from '@/core/consistency/techniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
-import { bottleFacts, bottleState, STATE_WORDS } from '@/core/vessel/bottleState'
-import type { Bottle } from '@/db/bottles'
+import { factsFromTexts, needsOf } from '@/core/vessel/needs'
+import { dayAndTime } from '@/ui/dates'
+import type { BottleFull } from '@/db/bottles'
 import type { PlanWithParts } from '@/db/plans'
 import { Chip } from '@/ui/Drawdown'
 import { Notice } from '@/ui/Notice'
@@ -29,11 +30,13 @@ export function PourSheet({
   bottles,
   units,
   now,
+  zone,
 }: {
   plan: PlanWithParts
-  bottles: Bottle[]
+  bottles: BottleFull[]
   units: UnitSystem
   now: string
+  zone: string
 }) {
   const [ids] = useState(() => ({ pieceId: uuidv7(), vesselId: uuidv7() }))
   const [amounts, setAmounts] = useState(() => plan.parts.map((p) => `${Math.floor(p.ul / 100) / 10} ml`))
@@ -86,7 +89,11 @@ export function PourSheet({
             <tbody>
               {plan.parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
-                const state = b && bottleState(bottleFacts(b), new Date(now))
+                const needs = b
+                  ? needsOf(factsFromTexts(b), Date.parse(now), (at) => dayAndTime(at, zone)).filter(
+                      (n) => n.kind !== 'low',
+                    )
+                  : []
                 return (
                   <tr key={i} style={{ height: 66 }}>
                     <td>
@@ -102,9 +109,11 @@ export function PourSheet({
                         <Chip hex={p.hex} sheen={p.sheen} size={44} />
                         <span>
                           <Link href={`/rack/${p.vesselId}`}>{p.label}</Link>
-                          {state === 'resting' || state === 'check' || state === 'empty' ? (
-                            <b style={{ display: 'block', fontSize: '0.9rem' }}>{STATE_WORDS[state]}</b>
-                          ) : null}
+                          {needs.slice(0, 2).map((n) => (
+                            <b key={n.kind} style={{ display: 'block', fontSize: '0.9rem' }} title={n.todo}>
+                              {n.short}
+                            </b>
+                          ))}
                           {lack(p.vesselId) > 0 && !plan.pouredAt ? (
                             <Link
                               href={`/bench?like=${p.vesselId}&ul=${lack(p.vesselId)}`}

@@ -3,19 +3,33 @@
 import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { FikaError } from '@/core/errors'
+import { TECHNIQUES } from '@/core/consistency/techniques'
 import { ROLES } from '@/core/paint/properties'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import type { BottleFull } from '@/db/bottles'
 import { Notice } from '@/ui/Notice'
 import { QuantityInput } from '@/ui/QuantityInput'
+import { useAttempt } from '@/ui/useAttempt'
 import { useSend } from '@/ui/useSend'
-import { discardAction, editBottleAction, takeOutAction, weighInAction } from './actions'
+import { useScale } from '@/ui/useScale'
+import { addWaterAction, discardAction, editBottleAction, takeOutAction, weighInAction } from './actions'
+import { MoreForms } from './MoreForms'
+import { WaterForm } from './WaterForm'
 
-type Task = 'take' | 'weigh' | 'edit' | 'discard'
+type Task = 'take' | 'weigh' | 'water' | 'more' | 'edit' | 'discard'
 
-/** What can be done to a bottle: take out, weigh in, rename, throw away. Undo stands beside each movement below. */
-export function BottleActions({ bottle, units }: { bottle: BottleFull; units: UnitSystem }) {
+/** What can be done to a bottle: take out, weigh, water, extend, split, merge, rename, throw away. Undo stands below. */
+export function BottleActions({
+  bottle,
+  units,
+  waters,
+  others,
+}: {
+  bottle: BottleFull
+  units: UnitSystem
+  waters: readonly { id: string; name: string }[]
+  others: readonly { id: string; label: string }[]
+}) {
   const [task, setTask] = useState<Task>('take')
   const [amount, setAmount] = useState('')
   const [note, setNote] = useState('')
@@ -25,20 +39,14 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
   const [label, setLabel] = useState(bottle.label)
   const [role, setRole] = useState(bottle.role)
   const [notes, setNotes] = useState(bottle.notes)
-  const [unreadable, setUnreadable] = useState<string>()
+  const [palette, setPalette] = useState(bottle.palette)
+  const [technique, setTechnique] = useState(bottle.technique ?? '')
+  const scale = useScale(task === 'weigh')
+  const { unreadable, attempt, clear: clearUnreadable } = useAttempt()
   const { send, pending, refusal, clear } = useSend<null>()
   const router = useRouter()
   const vesselId = bottle.id
 
-  const attempt = (work: () => void) => {
-    setUnreadable(undefined)
-    try {
-      work()
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
-  }
   const done = () => {
     setAmount('')
     setNote('')
@@ -61,15 +69,18 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
     <section className="panel" aria-label="Do">
       <Segmented
         block
+        className="segmented-tight"
         value={task}
         onChange={(v: Task) => {
           clear()
-          setUnreadable(undefined)
+          clearUnreadable()
           setTask(v)
         }}
         options={[
-          { value: 'take', label: 'Take out' },
-          { value: 'weigh', label: 'Weigh in' },
+          { value: 'take', label: 'Take' },
+          { value: 'weigh', label: 'Weigh' },
+          { value: 'water', label: 'Water' },
+          { value: 'more', label: 'More' },
           { value: 'edit', label: 'Name' },
           { value: 'discard', label: 'Discard' },
         ]}
@@ -114,6 +125,13 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
             </label>
           </div>
           <p className="muted">Weigh in grams. A loss is booked as evaporated water first.</p>
+          {scale.here ? (
+            <p>
+              <Button disabled={scale.settledG === null} onClick={() => setGross(`${scale.settledG!.toFixed(1)} g`)}>
+                Take {scale.grams === null ? 'the weight' : `${scale.grams.toFixed(1)} g`} from the scale
+              </Button>
+            </p>
+          ) : null}
           {explain || named ? (
             <label className="field">
               <span>What is missing was</span>
@@ -135,6 +153,20 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
           </Button>
         </>
       ) : null}
+      {task === 'water' ? (
+        <WaterForm
+          key={bottle.id}
+          waters={waters}
+          evaporatedUl={bottle.evaporatedUl}
+          units={units}
+          attempt={attempt}
+          pending={pending}
+          onAdd={(waterId, ul) =>
+            send((requestId) => addWaterAction({ requestId, vesselId, waterId, ul }), done, 'Watered')
+          }
+        />
+      ) : null}
+      {task === 'more' ? <MoreForms bottle={bottle} others={others} units={units} /> : null}
       {task === 'edit' ? (
         <>
           <label className="field">
@@ -151,6 +183,25 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
               options={ROLES.map((r) => ({ value: r, label: r }))}
             />
           </label>
+          <div className="two" style={{ gap: '0 14px' }}>
+            <label className="field">
+              <span>Palette</span>
+              <Input value={palette} maxLength={80} placeholder="none" onChange={(e) => setPalette(e.target.value)} />
+            </label>
+            <label className="field">
+              <span>Thinned for</span>
+              <Select
+                aria-label="Thinned for"
+                value={technique}
+                onChange={setTechnique}
+                style={{ width: '100%' }}
+                options={[
+                  { value: '', label: 'anything' },
+                  ...TECHNIQUES.map((t) => ({ value: t.key, label: t.name })),
+                ]}
+              />
+            </label>
+          </div>
           <label className="field">
             <span>Notes</span>
             <Input.TextArea rows={3} value={notes} maxLength={4000} onChange={(e) => setNotes(e.target.value)} />
@@ -159,7 +210,13 @@ export function BottleActions({ bottle, units }: { bottle: BottleFull; units: Un
             type="primary"
             size="large"
             loading={pending}
-            onClick={() => send(() => editBottleAction({ vesselId, label, role, notes }), done, 'Saved')}
+            onClick={() =>
+              send(
+                () => editBottleAction({ vesselId, label, role, palette, technique: technique || null, notes }),
+                done,
+                'Saved',
+              )
+            }
           >
             Save
           </Button>

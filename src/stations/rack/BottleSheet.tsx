@@ -1,16 +1,24 @@
 import Link from 'next/link'
+import { TECHNIQUES } from '@/core/consistency/techniques'
+import { bandOf, type Band } from '@/core/consistency/levelTime'
+import { costOf } from '@/core/purchase/cost'
+import { formatMoney } from '@/core/quantity/money'
 import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
-import { bottleFacts, bottleState, level, STATE_WORDS } from '@/core/vessel/bottleState'
+import { factsFromTexts, needsOf } from '@/core/vessel/needs'
+import { shortCode } from '@/core/vessel/shortCode'
 import type { BottleFull, LotPortion } from '@/db/bottles'
 import type { JournalEntry } from '@/db/journal'
 import type { StudioFacts } from '@/db/studio'
 import { undoAction } from '@/session/undo'
 import { BottleGlyph } from '@/ui/BottleGlyph'
-import { ago, dayAndTime } from '@/ui/dates'
+import { ago, day, dayAndTime } from '@/ui/dates'
 import { JournalTable } from '@/ui/JournalTable'
 import { TraceTable } from '@/ui/TraceTable'
 import { TrayMark } from '@/ui/TrayMark'
 import { BottleActions } from './BottleActions'
+import { Live } from './Live'
+import { lookOf } from './looks'
+import { NeedList } from './NeedList'
 import { recipeText } from './recipeText'
 
 interface Props {
@@ -19,44 +27,40 @@ interface Props {
   entries: JournalEntry[]
   studio: StudioFacts
   now: Date
+  waters: { id: string; name: string }[]
+  others: { id: string; label: string }[]
+  bands: readonly Band[]
+  /** Pieces it was poured on. */
+  fed: { id: string; title: string; ul: number }[]
 }
 
-/** One bottle: what it is, what to do with it, what is in it, and how every millilitre came and went. */
-export function BottleSheet({ bottle, portions, entries, studio, now }: Props) {
-  const facts = bottleFacts(bottle)
-  const state = bottleState(facts, now)
+/** One bottle: what it is, what it needs, what is in it, and how every millilitre came and went. */
+export function BottleSheet({ bottle, portions, entries, studio, now, waters, others, bands, fed }: Props) {
+  const facts = factsFromTexts(bottle)
+  const needs = needsOf(facts, now.getTime(), (at) => dayAndTime(at, studio.zone))
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
+  const cost = costOf(portions)
+  const seconds = facts.expectedS ?? bottle.levelTimeS
   return (
     <>
+      <Live />
       <div className="head" data-card>
         <h1>
-          {bottle.label} <span className="sub">{bottle.role}</span>
+          {bottle.label} <span className="sub">{bottle.isJar ? 'run-off, kept' : bottle.role}</span>
         </h1>
-        <a className="go second" href={`/rack/${bottle.id}/label`} target="_blank" rel="noreferrer">
+        <Link className="go second" href={`/rack/labels?ids=${bottle.id}`}>
           Print label
-        </a>
+        </Link>
         <Link className="go second" href={`/bench?like=${bottle.id}`}>
           Mix more of it
         </Link>
         <span style={{ position: 'relative', width: 48, height: 48 }}>
-          <TrayMark
-            item={{ kind: 'bottle', id: bottle.id, label: bottle.label, hex: bottle.hex, sheen: bottle.sheen }}
-          />
+          <TrayMark item={{ kind: 'bottle', id: bottle.id, label: bottle.label, hex: bottle.hex, sheen: bottle.sheen }} />
         </span>
       </div>
       <div className="wide-left">
         <section className="panel" style={{ display: 'grid', gridTemplateColumns: '190px 1fr', gap: 24 }}>
-          <BottleGlyph
-            id={bottle.id}
-            height={270}
-            look={{
-              hex: bottle.hex,
-              sheen: bottle.sheen,
-              level: level(facts),
-              resting: state === 'resting',
-              empty: state === 'empty',
-            }}
-          />
+          <BottleGlyph id={bottle.id} height={270} look={lookOf({ ...bottle, ...facts, levelTimeS: seconds }, now.getTime())} />
           <div>
             <div className="big" data-testid="bottle-ml" data-ul={bottle.ul}>
               {formatMl(bottle.ul)}
@@ -64,32 +68,55 @@ export function BottleSheet({ bottle, portions, entries, studio, now }: Props) {
             <p className="muted" style={{ fontSize: '1.15rem' }}>
               {formatFlOz(bottle.ul)}
               {density ? ` · ${formatGrams(massMg(bottle.ul, density))} · ${density.toFixed(3)} g/ml` : ''}
+              {bottle.ul > 0 ? ` · ${formatMoney(cost.minor, studio.currency)} of paint` : ''}
             </p>
+            <NeedList needs={needs} vesselId={bottle.id} />
             <dl className="facts">
-              <dt>State</dt>
-              <dd>
-                <b>{STATE_WORDS[state]}</b>
-                {state === 'resting' ? ` until ${dayAndTime(bottle.restUntil, studio.zone)}` : ''}
-              </dd>
               <dt>Mixed</dt>
               <dd>
                 {dayAndTime(bottle.mixedAt, studio.zone)}, {ago(bottle.mixedAt, now)}
               </dd>
+              <dt>Keeps until</dt>
+              <dd>{bottle.keepUntil ? day(bottle.keepUntil, studio.zone) : 'not known'}</dd>
+              <dt>Pours</dt>
+              <dd>
+                {seconds ? `flat in ${seconds.toFixed(1)} s, ${bandOf(seconds, bands).name}` : 'not read yet'}
+                {bottle.readAt ? `, read ${ago(bottle.readAt, now)}` : ''} · <Link href={`/bench/consistency?bottle=${bottle.id}`}>read it</Link>
+              </dd>
               <dt>Recipe</dt>
               <dd>{recipeText(bottle.recipe)}</dd>
-              <dt>Holds</dt>
-              <dd>{bottle.capacityUl ? `${formatMl(bottle.capacityUl)} at most` : 'not given'}</dd>
-              <dt>Empty weight</dt>
-              <dd>{bottle.tareMg === null ? 'not known yet' : formatGrams(bottle.tareMg)}</dd>
+              <dt>Bottle</dt>
+              <dd>
+                {bottle.capacityUl ? `holds ${formatMl(bottle.capacityUl)}` : 'size not given'}, {bottle.tareMg === null ? 'empty weight not known yet' : `${formatGrams(bottle.tareMg)} empty`}
+              </dd>
+              <dt>Code</dt>
+              <dd>
+                <b style={{ letterSpacing: '0.06em' }}>{shortCode(bottle.code)}</b>
+                {bottle.palette ? ` · palette ${bottle.palette}` : ''}
+                {bottle.technique ? ` · ${TECHNIQUES.find((t) => t.key === bottle.technique)?.name ?? ''}` : ''}
+              </dd>
             </dl>
           </div>
         </section>
-        <BottleActions bottle={bottle} units={studio.units} />
+        <BottleActions bottle={bottle} units={studio.units} waters={waters} others={others} />
       </div>
       {portions.length ? (
         <section className="panel" style={{ marginTop: 20 }}>
-          <h2>What is in it</h2>
+          <h2>What is in it, and what it cost</h2>
           <TraceTable portions={portions} currency={studio.currency} zone={studio.zone} />
+        </section>
+      ) : null}
+      {fed.length ? (
+        <section className="panel" style={{ marginTop: 20 }}>
+          <h2>Which pours it fed</h2>
+          <p style={{ margin: 0 }}>
+            {fed.map((f, i) => (
+              <span key={f.id}>
+                {i ? ' · ' : ''}
+                <Link href={`/wall/${f.id}`}>{f.title}</Link>, {formatMl(f.ul)}
+              </span>
+            ))}
+          </p>
         </section>
       ) : null}
       <section className="panel" style={{ marginTop: 20 }}>
@@ -98,4 +125,4 @@ export function BottleSheet({ bottle, portions, entries, studio, now }: Props) {
       </section>
     </>
   )
-}
+} // prettier-ignore

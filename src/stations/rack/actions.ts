@@ -1,21 +1,63 @@
 'use server'
 
-import { NotFound } from '@/core/errors'
-import { discard, takeOut, weighInBottle } from '@/db/ledger'
+import type { Answer } from '@/core/answer'
+import { Invalid, NotFound } from '@/core/errors'
+import { readShortCode } from '@/core/vessel/shortCode'
+import { bottleByCode } from '@/db/bottles'
+import { discard, mergeBottles, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
 import { change } from '@/session/change'
-import { discardSchema, editBottleSchema, takeOutSchema, weighInSchema } from './schema'
+import { perform } from '@/session/perform'
+import { extension } from './extension'
+import { addWaterSchema, codeSchema, discardSchema, editBottleSchema, extendSchema, mergeSchema, shakenSchema, splitSchema, stocktakeSchema, takeOutSchema, weighInSchema } from './schema' // prettier-ignore
 
 export const takeOutAction = async (input: unknown) => change('/', takeOutSchema, input, takeOut)
 export const weighInAction = async (input: unknown) => change('/', weighInSchema, input, weighInBottle)
 export const discardAction = async (input: unknown) => change('/', discardSchema, input, discard)
+export const splitAction = async (input: unknown) => change('/', splitSchema, input, splitBottle)
+export const mergeAction = async (input: unknown) => change('/', mergeSchema, input, mergeBottles)
+export const addWaterAction = async (input: unknown) => change('/', addWaterSchema, input, waterBottle)
 
-/** Changes a bottle's name, role and notes; what is in it is the ledger's. */
-export const editBottleAction = async (input: unknown) =>
-  change('/', editBottleSchema, input, async (tx, { vesselId, label, role, notes }) => {
-    const done = await tx.q(
-      'update bottle set role = $3, notes = $4 where studio_id = $1 and vessel_id = $2 returning 1',
-      [tx.studioId, vesselId, role, notes],
-    )
+/** Brings a bottle to a volume in its own ratio. */
+export const extendAction = async (input: unknown) =>
+  change('/', extendSchema, input, async (tx, e) => {
+    const poured = await extension(tx, e.vesselId, e.totalUl)
+    await topUpBottle(tx, { ...e, poured, untrackedForRest: true })
+  })
+
+/** Notes that a bottle was shaken and strained. */
+export const shakenAction = async (input: unknown) =>
+  change('/', shakenSchema, input, async (tx, { vesselId }) => {
+    const done = await tx.q('update bottle set moved_at = now() where studio_id = $1 and vessel_id = $2 returning 1', [tx.studioId, vesselId]) // prettier-ignore
     if (done.length === 0) throw new NotFound('bottle')
+    tx.touched.add('rack')
+  })
+
+/** Books a stocktake: every difference as its own movement, all of them or none. */
+export const stocktakeAction = async (input: unknown) =>
+  change('/', stocktakeSchema, input, async (tx, { lines }) => {
+    // In one order everywhere, so that two stocktakes at once do not wait for each other in a ring.
+    for (const line of [...lines].sort((a, b) => (a.vesselId < b.vesselId ? -1 : 1))) await weighInBottle(tx, line)
+  })
+
+/** The bottle with a short code. */
+export async function findByCodeAction(input: unknown): Promise<Answer<{ id: string }>> {
+  return perform(codeSchema, input, async (tx, { code }) => {
+    const body = readShortCode(code)
+    if (!body) throw new Invalid(`“${code}” is no code of a label, or a letter of it is mistyped. Read it again, check letter and all.`, 'code') // prettier-ignore
+    const id = await bottleByCode(tx, body)
+    if (!id) throw new Invalid('No bottle of this studio has that code. Read the label again.', 'code')
+    return { id }
+  })
+}
+
+/** Changes a bottle's name, role, palette and notes; what is in it is the ledger's. */
+export const editBottleAction = async (input: unknown) =>
+  change('/', editBottleSchema, input, async (tx, { vesselId, label, role, palette, technique, notes }) => {
+    const found = await tx.q(
+      'update bottle set role = $3, notes = $4, palette = $5, technique = $6, is_reference = is_reference and palette = $5 where studio_id = $1 and vessel_id = $2 returning 1',
+      [tx.studioId, vesselId, role, notes, palette, technique],
+    )
+    if (found.length === 0) throw new NotFound('bottle')
     await tx.q('update vessel set label = $3 where studio_id = $1 and id = $2', [tx.studioId, vesselId, label])
+    tx.touched.add('rack')
   })

@@ -1,6 +1,7 @@
-import { number, object, string, type InferType } from 'yup'
+import { array, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/session/idSchema'
 import { ROLES } from '@/core/paint/properties'
+import { GROUPINGS } from '@/core/vessel/shelves'
 
 export const takeOutSchema = object({
   requestId: idSchema,
@@ -43,6 +44,8 @@ export const editBottleSchema = object({
   role: string()
     .oneOf([...ROLES], 'Choose a role.')
     .required(),
+  palette: string().trim().max(80, 'The palette’s name is longer than 80 characters. Shorten it.').default(''),
+  technique: string().max(30).nullable().default(null),
   notes: string().max(4000, 'The notes are longer than 4,000 characters. Shorten them.').default(''),
 })
 export const rackFilterSchema = object({
@@ -50,6 +53,86 @@ export const rackFilterSchema = object({
   role: string().max(20).default(''),
   show: string().max(10).default(''),
   sort: string().max(10).default('newest'),
-  page: number().integer().min(1).max(10_000).default(1),
+  by: string()
+    .oneOf([...GROUPINGS])
+    .default('none'),
+  need: string().max(12).default(''),
+  palette: string().max(80).default(''),
 })
 export type RackFilterInput = InferType<typeof rackFilterSchema>
+
+/** Reads a filter from the address; what cannot be read is the usual one. */
+export function readRackFilter(params: Record<string, string | undefined>): RackFilterInput {
+  const wanted: unknown = rackFilterSchema.cast(params, { stripUnknown: true, assert: false })
+  return rackFilterSchema.isValidSync(wanted) ? wanted : rackFilterSchema.getDefault()
+}
+
+/** Where further bottles of a view come from. */
+export function rackAddress(filter: RackFilterInput): string {
+  const defaults = rackFilterSchema.getDefault()
+  const params = new URLSearchParams()
+  for (const [k, v] of Object.entries(filter)) if (v && v !== defaults[k as keyof RackFilterInput]) params.set(k, v)
+  return `/rack/rows${params.size ? `?${params}` : ''}`
+}
+
+export const codeSchema = object({
+  code: string().trim().max(20, 'A code has five letters or six. Type it as it stands on the label.').required('Type the code as it stands on the label.'),
+}) // prettier-ignore
+const vesselUl = number().integer().min(1, 'Type how much, more than nothing.').max(3e9, 'That is more than any vessel holds. Check the unit.') // prettier-ignore
+const size = number().integer().min(1).max(3e9).nullable().default(null)
+const tare = number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').nullable().default(null) // prettier-ignore
+const label = string()
+  .trim()
+  .max(120, 'The name is longer than 120 characters. Shorten it.')
+  .required('Give the bottle a name.')
+export const splitSchema = object({
+  requestId: idSchema,
+  vesselId: idSchema,
+  into: array(
+    object({
+      vesselId: idSchema,
+      label,
+      ul: vesselUl.required('Type how much goes into each bottle.'),
+      capacityUl: size,
+      tareMg: tare,
+    }),
+  )
+    .min(1, 'Say into how many bottles.')
+    .max(12, 'Twelve bottles at once are the most.')
+    .required(),
+})
+export const mergeSchema = object({
+  requestId: idSchema,
+  intoId: idSchema,
+  fromIds: array(idSchema).min(1, 'Choose at least one other bottle to pour into this one.').max(12).required(),
+  restHours: number().min(0).max(336).default(12),
+})
+export const extendSchema = object({
+  requestId: idSchema,
+  vesselId: idSchema,
+  totalUl: vesselUl.required('Type how much it should hold then.'),
+  restHours: number().min(0).max(336).default(12),
+})
+export const addWaterSchema = object({
+  requestId: idSchema,
+  vesselId: idSchema,
+  waterId: idSchema,
+  ul: vesselUl.max(1e8, 'That is more water than any bottle holds. Check the unit.').required('Type how much water went in, like 6 drops.'),
+}) // prettier-ignore
+export const shakenSchema = object({ vesselId: idSchema })
+export const stocktakeSchema = object({
+  lines: array(
+    object({
+      requestId: idSchema,
+      vesselId: idSchema,
+      grossMg: number().integer().min(0).max(1e8, 'That is too heavy for a bottle. Check the unit.').required(),
+      tareMg: number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').required(),
+      named: string()
+        .oneOf(['spilled', 'residue'] as const)
+        .optional(),
+    }),
+  )
+    .min(1, 'Weigh at least one bottle first.')
+    .max(500, 'Five hundred bottles at once are the most.')
+    .required(),
+})

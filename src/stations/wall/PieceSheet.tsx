@@ -21,6 +21,7 @@ import { useSend } from '@/ui/useSend'
 import { addPhotoAction, notePieceAction, removePhotoAction } from './actions'
 import { PiecePicture } from './PiecePicture'
 import type { Piece } from './queries'
+import { RunOff } from './RunOff'
 
 interface Fields {
   title: string
@@ -31,7 +32,17 @@ interface Fields {
 }
 
 /** One piece: how it looks, wet beside dry, how it dried, and what went into it down to each bought container. */
-export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions: LotPortion[]; studio: StudioFacts }) {
+export function PieceSheet({
+  piece,
+  portions,
+  studio,
+  jars,
+}: {
+  piece: Piece
+  portions: LotPortion[]
+  studio: StudioFacts
+  jars: readonly { id: string; label: string }[]
+}) {
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
   const paint = costOf(portions).minor
@@ -61,6 +72,9 @@ export function PieceSheet({ piece, portions, studio }: { piece: Piece; portions
             <PiecePicture piece={piece} />
           </div>
           <Photos piece={piece} zone={studio.zone} />
+          {piece.fate === 'undone' ? null : (
+            <RunOff pieceTitle={piece.title} pourId={piece.vesselId} jars={jars} units={studio.units} />
+          )}
         </div>
         <section className="panel" aria-label="Result">
           <dl className="facts" style={{ marginBottom: 16 }}>

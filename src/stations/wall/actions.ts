@@ -3,9 +3,11 @@
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { Invalid, NotFound } from '@/core/errors'
+import { reclaimRunOff } from '@/db/ledger'
+import { change } from '@/session/change'
 import { perform } from '@/session/perform'
 import { takePhoto } from './photo'
-import { PHOTO, photoSchema, pieceSchema, removePhotoSchema } from './schema'
+import { PHOTO, photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from './schema'
 import { notePiece } from './write'
 
 /** Notes title, drying, rating, faults and fate. */
@@ -39,6 +41,9 @@ export async function addPhotoAction(form: FormData): Promise<Answer<null>> {
   if (result.ok) revalidatePath('/wall', 'layout')
   return result
 }
+
+/** Puts run-off into a jar. */
+export const reclaimAction = async (input: unknown) => change('/', reclaimSchema, input, reclaimRunOff)
 
 /** Takes a photo away. */
 export async function removePhotoAction(input: unknown): Promise<Answer<null>> {

@@ -1,27 +1,60 @@
 import type { Metadata } from 'next'
-import { bottlesInUse } from '@/db/bottles'
-import { listMixable } from '@/db/catalogue'
+import Link from 'next/link'
+import { redirect } from 'next/navigation'
+import { deltaE00 } from '@/core/colour/deltaE00'
+import { hexToLab } from '@/core/colour/lab'
 import { inStudio } from '@/session/current'
-import { FormulaDesk } from '@/stations/formulas/FormulaDesk'
+import { FormulasNav } from '@/stations/formulas/FormulasNav'
+import { deskData } from '@/stations/formulas/queries'
+import { ColourShelf } from '@/stations/formulas/shelf/ColourShelf'
+import { hexOfParts, lookOfParts, textOfParts } from '@/stations/formulas/shown'
 import { firstValues, type Search } from '@/ui/search'
 
 export const metadata: Metadata = { title: 'Formulas' }
 
 export default async function Formulas({ searchParams }: { searchParams: Search }) {
-  const { paints: ids = '', parts = '' } = firstValues(await searchParams)
-  const amounts = parts.split(',')
-  const chosen = ids
-    .split(',')
-    .map((id, i) => ({ id, parts: /^\d+(\.\d+)?$/.test(amounts[i] ?? '') ? amounts[i]! : '1' }))
-  const { paints, bottles } = await inStudio(async (tx) => ({
-    paints: (await listMixable(tx)).filter((m) => m.kind === 'paint'),
-    bottles: await bottlesInUse(tx),
-  }))
-  const bottled = bottles
-    .filter((b) => b.recipe.paints.length > 1)
-    .slice(0, 30)
-    .map((b) => ({ bottleId: b.id, label: b.label, hex: b.hex, paints: b.recipe.paints }))
+  const { paints: chosen, parts } = firstValues(await searchParams)
+  if (chosen) redirect(`/formulas/new?paints=${encodeURIComponent(chosen)}&parts=${encodeURIComponent(parts ?? '')}`)
+  const { formulas, byId, bottles } = await inStudio(deskData)
+  const named = new Set(formulas.map((f) => f.name.toLowerCase()))
   return (
-    <FormulaDesk paints={paints} chosen={chosen.filter((c) => paints.some((p) => p.id === c.id))} bottled={bottled} />
+    <>
+      <div className="head">
+        <h1>
+          Formulas <span className="sub">{formulas.length} {formulas.length === 1 ? 'colour' : 'colours'} of your own</span>
+        </h1>
+        <Link className="go" href="/formulas/new" data-key="n">
+          New formula
+        </Link>
+      </div>
+      <FormulasNav here="/formulas" />
+      <ColourShelf
+        colours={formulas.map((f) => {
+          const last = f.versions[0]!
+          const hex = hexOfParts(last.parts, byId)
+          const lost = f.standsInFor ? byId.get(f.standsInFor) : undefined
+          return {
+            id: f.id,
+            name: f.name,
+            hex: last.dryHex ?? hex,
+            ...lookOfParts(last.parts, byId),
+            text: textOfParts(last.parts, byId),
+            versions: last.version,
+            miss: last.dryHex && last.mediumShare === 0 ? deltaE00(hexToLab(last.dryHex), hexToLab(hex)) : null,
+            standsInFor: lost ? { id: lost.id, name: lost.name, hex: lost.hex! } : null,
+          }
+        })}
+        bottled={bottles
+          .filter((b) => b.recipe.paints.length > 1 && !named.has(b.label.toLowerCase()))
+          .slice(0, 24)
+          .map((b) => ({
+            bottleId: b.id,
+            label: b.label,
+            hex: b.hex,
+            text: textOfParts(b.recipe.paints.map((p) => ({ paintId: p.materialId, parts: p.parts })), byId),
+            href: `/formulas/new?paints=${b.recipe.paints.map((p) => p.materialId).join(',')}&parts=${b.recipe.paints.map((p) => p.parts).join(',')}`,
+          }))}
+      />
+    </>
   )
-}
+} // prettier-ignore

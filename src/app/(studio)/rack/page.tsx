@@ -1,15 +1,16 @@
 import type { Metadata } from 'next'
-import { listBottles } from '@/db/bottles'
+import { studioFacts } from '@/db/studio'
 import { inStudio } from '@/session/current'
-import { rackFilterSchema } from '@/stations/rack/schema'
+import { findBottles } from '@/stations/rack/find'
+import { readRackFilter } from '@/stations/rack/schema'
 import { Shelf } from '@/stations/rack/Shelf'
 import { firstValues, type Search } from '@/ui/search'
 
 export const metadata: Metadata = { title: 'Rack' }
 
 export default async function Rack({ searchParams }: { searchParams: Search }) {
-  const wanted = rackFilterSchema.cast(firstValues(await searchParams), { stripUnknown: true, assert: false })
-  const filter = rackFilterSchema.isValidSync(wanted) ? wanted : rackFilterSchema.getDefault()
-  const { bottles, total } = await inStudio((tx) => listBottles(tx, filter))
-  return <Shelf bottles={bottles} total={total} filter={filter} now={new Date()} />
+  const filter = readRackFilter(firstValues(await searchParams))
+  const now = new Date()
+  const found = await inStudio(async (tx) => findBottles(tx, filter, now, (await studioFacts(tx)).zone))
+  return <Shelf found={found} filter={filter} now={now.getTime()} />
 }

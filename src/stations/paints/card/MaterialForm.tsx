@@ -4,18 +4,19 @@ import { Button, Checkbox, ColorPicker, Form, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError } from '@/core/errors'
 import { THINNER_FACTS, THINNERS } from '@/core/mix/thinners'
 import { LIGHTFASTNESS, needsPigmentCare } from '@/core/paint/pigments'
 import { BODIES, BODY_WORDS, MEDIUM_KINDS, OPACITIES, parsePigments, SHEENS, STRENGTHS } from '@/core/paint/properties'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { Drawdown } from '@/ui/Drawdown'
 import { Notice } from '@/ui/Notice'
+import { useAttempt } from '@/ui/useAttempt'
 import { useSend } from '@/ui/useSend'
 import { saveMaterialAction } from '../actions'
 import { PhotoSwatch } from '../photo/PhotoSwatch'
 import type { MaterialInput } from '../schema'
 import { BothVersions } from './BothVersions'
+import { ReadSwatch } from './ReadSwatch'
 import { DensityHelper } from './DensityHelper'
 import { EffectFields } from './EffectFields'
 import { PigmentCaution } from './PigmentCaution'
@@ -38,7 +39,7 @@ interface Props {
 export function MaterialForm({ kind, material, units, makers, paints }: Props) {
   const [form] = Form.useForm<Fields>()
   const [id] = useState(() => material?.id ?? uuidv7())
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt } = useAttempt()
   const [mine, setMine] = useState<MaterialInput>()
   const { send, pending, refusal } = useSend<{ id: string }>()
   const router = useRouter()
@@ -56,15 +57,11 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
       material ? 'Saved' : 'Added to the drawer',
     )
   const submit = (fields: Fields) => {
-    setUnreadable(undefined)
-    try {
+    attempt(() => {
       const input = read(kind, { ...start(material?.input), ...fields }, units)
       setMine(input)
       save(input, material?.revision ?? 0)
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
+    })
   }
 
   return (
@@ -175,7 +172,10 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
               <Colour name="wetHex" label="Wet" clear />
               <Colour name="tintHex" label="Tint in white" clear />
               <Text name="tintWhiteShare" label="Share of white in it" placeholder="0.9" />
+              <Colour name="shadeHex" label="Shade with black" clear />
+              <Text name="shadeBlackShare" label="Share of black in it" placeholder="0.2" />
             </div>
+            <ReadSwatch form={form} live={live} />
             <PhotoSwatch onUse={(use, hex) => form.setFieldValue(use, hex)} />
             {needsPigmentCare(parsePigments(live.pigments ?? '')) ? <PigmentCaution /> : null}
           </div>
@@ -201,7 +201,7 @@ function Choice({ name, label, values }: { name: keyof Fields; label: string; va
   )
 } // prettier-ignore
 
-function Colour({ name, label, clear = false }: { name: 'swatchHex' | 'wetHex' | 'tintHex'; label: string; clear?: boolean }) {
+function Colour({ name, label, clear = false }: { name: 'swatchHex' | 'wetHex' | 'tintHex' | 'shadeHex'; label: string; clear?: boolean }) {
   return (
     <Form.Item
       name={name}

@@ -8,6 +8,7 @@ import { BODY_WORDS } from '@/core/paint/properties'
 import { mixedPerMl } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
+import type { ReadOptics } from '@/db/paintOptics'
 import { Chip, Drawdown } from '@/ui/Drawdown'
 import { TrayMark } from '@/ui/TrayMark'
 import type { CatalogueRow } from '../drawer/catalogue'
@@ -22,10 +23,12 @@ interface Props {
   readonly alike: readonly (Likeness & { paint: CatalogueRow })[]
   readonly byId: ReadonlyMap<string, CatalogueRow>
   readonly currency: string
+  /** How well its action in mixes is known. */
+  readonly optics: Pick<ReadOptics, 'known' | 'sigma' | 'mixes' | 'fit'> | undefined
 }
 
 /** A paint as it is known: its card, its colours side by side, its pigments, its price, and what could replace it. */
-export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency }: Props) {
+export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency, optics }: Props) {
   const ratio = RATIO_BY_BODY[paint.body!]
   const k = ratio.medium / ratio.paint
   const money = (minor: number) => formatMoney(minor, currency, 3)
@@ -71,7 +74,10 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
               {paint.sheenStrength === 1 ? ', faint' : paint.sheenStrength === 3 ? ', strong' : ''}
             </dd>
             <dt>Strength</dt>
-            <dd>{paint.strength} in mixes</dd>
+            <dd>
+              {paint.strength} in mixes
+              {optics ? <small className="muted said-under">{knownWords(optics)}</small> : null}
+            </dd>
             <dt>Lightfastness</dt>
             <dd>
               {light ? `ASTM ${light}` : 'not known'}
@@ -197,6 +203,7 @@ function Swatches({ paint }: { paint: CatalogueRow }) {
     [paint.swatchHex, 'masstone, dry'],
     [paint.wetHex, paint.wetHex ? `wet, ${wetWords(paint.wetHex, paint.lab)}` : ''],
     [paint.tintHex, paint.tintWhiteShare ? `tint, ${Math.round(paint.tintWhiteShare * 100)} % white` : 'tint'],
+    [paint.shadeHex, paint.shadeBlackShare ? `shade, ${Math.round(paint.shadeBlackShare * 100)} % black` : 'shade'],
   ].filter((s): s is [string, string] => Boolean(s[0]))
   return (
     <div className="swatches">
@@ -217,6 +224,17 @@ function Swatches({ paint }: { paint: CatalogueRow }) {
       ) : null}
     </div>
   )
+}
+
+/** How well a paint's action in mixes is known, and what would make it surer. */
+function knownWords({ known, sigma, mixes, fit }: NonNullable<Props['optics']>): string {
+  if (known === null || known === 'masstone' || sigma === null)
+    return 'estimated from the masstone and this class; paint a 10 % tint in white to know it'
+  const off = Math.round(100 * (Math.exp(sigma) - 1))
+  const from = mixes === 1 ? 'one measured mix' : `${mixes} measured mixes`
+  const fits = fit === null ? '' : `, which fit within ΔE00 ${fit.toFixed(1)}`
+  const next = known === 'tint' ? '; a 20 % black shade would make it surer' : ''
+  return `known to about ± ${off} % from ${from}${fits}${next}`
 }
 
 /** How the wet paint differs from the dry one. */
@@ -258,16 +276,7 @@ function Replaced({ paint, byId }: { paint: CatalogueRow; byId: ReadonlyMap<stri
     <>
       {paint.discontinued ? (
         <p style={{ marginTop: 12 }}>
-          <b>Discontinued.</b>{' '}
-          {paint.standIn.length ? (
-            <Link
-              href={`/formulas?paints=${paint.standIn.map((s) => s.paintId).join(',')}&parts=${paint.standIn.map((s) => s.parts).join(',')}`}
-            >
-              {paint.standIn.map((s) => `${name(s.paintId)} ${s.parts}`).join(' : ')} stands in for it
-            </Link>
-          ) : (
-            'No formula stands in for it yet: add one under Change.'
-          )}
+          <b>Discontinued.</b> What stands in for it is listed below.
         </p>
       ) : null}
       {paint.substitutes.length ? (

@@ -41,6 +41,9 @@ export interface Fields {
   wetHex: string
   tintHex: string
   tintWhiteShare: string
+  shadeHex: string
+  shadeBlackShare: string
+  readings: { masstone: number[] | null; tint: number[] | null; shade: number[] | null }
   density: string
   solids: string
   waterShare: string
@@ -84,6 +87,9 @@ export function start(m: MaterialInput | undefined): Fields {
     wetHex: p?.wetHex ?? '',
     tintHex: p?.tintHex ?? '',
     tintWhiteShare: text(p?.tintWhiteShare),
+    shadeHex: p?.shadeHex ?? '',
+    shadeBlackShare: text(p?.shadeBlackShare),
+    readings: p?.readings ?? { masstone: null, tint: null, shade: null },
     density: text(m?.densityGPerMl),
     solids: text(m?.solids),
     waterShare: m && m.kind !== 'paint' ? text(m.waterShare) : '',
@@ -161,6 +167,9 @@ export function read(kind: FormKind, f: Fields, units: UnitSystem): MaterialInpu
     wetHex: f.wetHex || null,
     tintHex: f.tintHex || null,
     tintWhiteShare: number(f.tintWhiteShare, 'the share of white', '0.9'),
+    shadeHex: f.shadeHex || null,
+    shadeBlackShare: number(f.shadeBlackShare, 'the share of black', '0.2'),
+    readings: f.readings,
     flags: f.flags as never,
     substitutes: f.substitutes,
     standIn: f.discontinued

@@ -1,9 +1,10 @@
 import Link from 'next/link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { pairMix } from '@/core/colour/mud'
-import { opticsFromHex } from '@/core/colour/paintOptics'
+import { opticsOf } from '@/core/colour/packOptics'
 import { OPACITIES } from '@/core/paint/properties'
 import { formatMoney } from '@/core/quantity/money'
+import type { ReadOptics } from '@/db/paintOptics'
 import { Chip } from '@/ui/Drawdown'
 import { sheenFill } from '@/ui/SheenDefs'
 import type { CatalogueRow } from '../drawer/catalogue'
@@ -14,10 +15,11 @@ interface Props {
   readonly paints: readonly CatalogueRow[]
   readonly notes: readonly PairNoteRow[]
   readonly currency: string
+  readonly optics: readonly ReadOptics[]
 }
 
 /** Paints side by side on neutral grey: swatches that touch, how far apart they are, what they share and become. */
-export function SideBySide({ paints, notes, currency }: Props) {
+export function SideBySide({ paints, notes, currency, optics }: Props) {
   return (
     <>
       <section className="neutral" aria-label="Swatches">
@@ -41,7 +43,7 @@ export function SideBySide({ paints, notes, currency }: Props) {
         </div>
       </section>
       <div className="wide-left" style={{ marginTop: 20 }}>
-        <Matrix paints={paints} notes={notes} />
+        <Matrix paints={paints} notes={notes} read={optics} />
         <div className="grid">
           <Balance paints={paints} />
           <Shared paints={paints} />
@@ -52,8 +54,24 @@ export function SideBySide({ paints, notes, currency }: Props) {
 } // prettier-ignore
 
 /** Every pair: the maker's own word first, then how far apart, then what they turn into where they mix. */
-function Matrix({ paints, notes }: { paints: readonly CatalogueRow[]; notes: readonly PairNoteRow[] }) {
-  const optics = new Map(paints.map((p) => [p.id, { optics: opticsFromHex(p.swatchHex!, p.strength!), lab: p.lab }]))
+function Matrix({
+  paints,
+  notes,
+  read,
+}: {
+  paints: readonly CatalogueRow[]
+  notes: readonly PairNoteRow[]
+  read: readonly ReadOptics[]
+}) {
+  const optics = new Map(
+    paints.map((p) => [
+      p.id,
+      {
+        optics: opticsOf(read.find((r) => r.id === p.id) ?? { optics: null, hex: p.swatchHex, strength: p.strength }),
+        lab: p.lab,
+      },
+    ]),
+  )
   const said = (a: string, b: string) => notes.find((n) => (n.aId === a && n.bId === b) || (n.aId === b && n.bId === a))
   return (
     <section className="panel" aria-label="Pairs">
@@ -103,8 +121,8 @@ function Matrix({ paints, notes }: { paints: readonly CatalogueRow[]; notes: rea
         </tbody>
       </table>
       <p className="muted">
-        The chip is what equal parts turn into, an estimate from the masstones. Your own word on a pair stands before
-        it.
+        The chip is what equal parts turn into, computed from what is known of both. Your own word on a pair stands
+        before it.
       </p>
     </section>
   )

@@ -1,13 +1,13 @@
 'use client'
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect } from 'react'
 import { drawMarks } from '@/ui/tray'
-import { useBrowserLayoutEffect } from '@/ui/useBrowserLayoutEffect'
-import type { PaintFilter } from './filter'
+import { useChunks } from '@/ui/useChunks'
+import { useColumns } from '@/ui/useColumns'
+import { rowsAddress, type PaintFilter } from './filter'
 import type { DrawerRow } from './find'
 import { PaintCard } from './PaintCard'
-import { useRows } from './useRows'
 
 const GAP = 16
 /** A card is at least this wide. */
@@ -18,21 +18,8 @@ const USUAL_COLUMNS = 5
 
 /** Ten thousand drawdown cards of which only those in sight are drawn. */
 export function CardGrid(props: { filter: PaintFilter; first: readonly DrawerRow[]; total: number; currency: string }) {
-  const { rows, want } = useRows(props.filter, props.first, props.total)
-  const box = useRef<HTMLDivElement>(null)
-  const [columns, setColumns] = useState(USUAL_COLUMNS)
-  const [top, setTop] = useState(0)
-  useBrowserLayoutEffect(() => {
-    const measure = () => {
-      if (!box.current) return
-      setColumns(Math.max(1, Math.floor((box.current.clientWidth + GAP) / (CARD + GAP))))
-      setTop(box.current.getBoundingClientRect().top + window.scrollY)
-    }
-    measure()
-    const watch = new ResizeObserver(measure)
-    watch.observe(document.body)
-    return () => watch.disconnect()
-  }, [])
+  const { rows, want } = useChunks(rowsAddress(props.filter), props.first, props.total)
+  const { box, columns, top } = useColumns({ width: CARD, gap: GAP, usual: USUAL_COLUMNS })
   const lines = useWindowVirtualizer({
     count: Math.ceil(props.total / columns),
     estimateSize: () => CARD_HEIGHT + GAP,

@@ -6,10 +6,10 @@ import { useEffect, useRef, useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { Chip } from '@/ui/Drawdown'
+import { useChunks } from '@/ui/useChunks'
 import { useBrowserLayoutEffect } from '@/ui/useBrowserLayoutEffect'
-import type { PaintFilter } from './filter'
+import { rowsAddress, type PaintFilter } from './filter'
 import type { DrawerRow } from './find'
-import { useRows } from './useRows'
 
 const LINE = 49
 /** The drawer as a plain table, of which only the lines in sight are drawn. */
@@ -19,7 +19,7 @@ export function PaintTable(props: {
   total: number
   currency: string
 }) {
-  const { rows, want } = useRows(props.filter, props.first, props.total)
+  const { rows, want } = useChunks(rowsAddress(props.filter), props.first, props.total)
   const box = useRef<HTMLTableSectionElement>(null)
   const [top, setTop] = useState(0)
   useBrowserLayoutEffect(() => {

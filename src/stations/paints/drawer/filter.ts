@@ -75,3 +75,9 @@ export function addressOf(filter: Partial<PaintFilter>): URLSearchParams {
   }
   return out
 }
+
+/** Where further rows of a view come from. */
+export const rowsAddress = (filter: PaintFilter) => {
+  const view = addressOf({ ...filter, from: 0 }).toString()
+  return `/paints/rows${view ? `?${view}` : ''}`
+}

@@ -17,7 +17,7 @@ import { schemaOf, type MaterialInput } from '../schema'
 /** Columns of a list, in the order they are written. Only `name` must be there; the rest have defaults. */
 export const COLUMNS = [
   'kind', 'maker', 'line', 'name', 'medium_kind', 'thinner', 'pigments', 'body', 'opacity', 'contrast_ratio', 'sheen', 'sheen_strength',
-  'strength', 'lightfastness', 'swatch', 'tint', 'tint_white_share', 'wet', 'density_g_per_ml', 'solids', 'water_share', 'effects',
+  'strength', 'lightfastness', 'swatch', 'tint', 'tint_white_share', 'shade', 'shade_black_share', 'wet', 'density_g_per_ml', 'solids', 'water_share', 'effects',
   'container', 'price', 'low', 'supplier', 'barcode', 'tags', 'discontinued', 'avoid_as', 'only_as', 'notes',
 ] as const // prettier-ignore
 export type Column = (typeof COLUMNS)[number]
@@ -83,6 +83,8 @@ export function cellsOf(m: MaterialInput): Record<Column, string> {
     swatch: p?.swatchHex ?? '',
     tint: p?.tintHex ?? '',
     tint_white_share: orEmpty(p?.tintWhiteShare),
+    shade: p?.shadeHex ?? '',
+    shade_black_share: orEmpty(p?.shadeBlackShare),
     wet: p?.wetHex ?? '',
     density_g_per_ml: String(m.densityGPerMl),
     solids: String(m.solids),
@@ -208,7 +210,10 @@ function paintCells(cells: Cells, old: Readonly<Record<string, unknown>>, take: 
     swatchHex: take<string | undefined>('swatch', 'swatchHex', hexOf, undefined),
     tintHex: take<string | null>('tint', 'tintHex', hexOf, null),
     tintWhiteShare: nullable('tint_white_share', 'tintWhiteShare'),
+    shadeHex: take<string | null>('shade', 'shadeHex', hexOf, null),
+    shadeBlackShare: nullable('shade_black_share', 'shadeBlackShare'),
     wetHex: take<string | null>('wet', 'wetHex', hexOf, null),
+    readings: old.readings,
     flags: [...flags('avoid_as', 'avoid'), ...flags('only_as', 'only')],
     substitutes: old.substitutes ?? [],
     standIn: old.standIn ?? [],

@@ -35,7 +35,7 @@ export const keyOf = (m: Pick<MaterialInput, 'kind' | 'maker' | 'line' | 'name'>
 
 export const knownByKey = (known: readonly Known[]) => new Map(known.map((k) => [keyOf(k.input), k]))
 
-const LINKS = 'links to other paints' as const
+const LINKS = 'links to other paints, spectra' as const
 
 /** Columns in which two inputs differ, and links to other paints, which no column holds. */
 export function differences(a: MaterialInput, b: MaterialInput): (Column | typeof LINKS)[] {
@@ -44,9 +44,10 @@ export function differences(a: MaterialInput, b: MaterialInput): (Column | typeo
   return [...COLUMNS.filter((c) => one[c] !== two[c]), ...links]
 }
 
+/** What no column holds: links by the ids of other paints, and spectra as read. */
 const linksOf = (m: MaterialInput) =>
   m.kind === 'paint'
-    ? JSON.stringify([[...m.substitutes].sort(), m.standIn.map((s) => [s.paintId, s.parts]).sort()])
+    ? JSON.stringify([[...m.substitutes].sort(), m.standIn.map((s) => [s.paintId, s.parts]).sort(), m.readings])
     : ''
 
 /** What stands in a column of a material, or how many paints it is linked to. */

@@ -4,11 +4,12 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError, Invalid } from '@/core/errors'
+import { Invalid } from '@/core/errors'
 import { splitPrice } from '@/core/purchase/offers'
 import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import { Notice } from '@/ui/Notice'
+import { useAttempt } from '@/ui/useAttempt'
 import { useSend } from '@/ui/useSend'
 import { buyContainersAction } from './actions'
 import type { PricedPaint } from './queries'
@@ -18,7 +19,7 @@ export function BoxedSet({ paints, currency, units }: { paints: readonly PricedP
   const [chosen, setChosen] = useState<string[]>([])
   const [size, setSize] = useState('')
   const [price, setPrice] = useState('')
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt } = useAttempt()
   const [ids, setIds] = useState(() => Array.from({ length: 100 }, () => [uuidv7(), uuidv7()] as const))
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
@@ -48,8 +49,7 @@ export function BoxedSet({ paints, currency, units }: { paints: readonly PricedP
     // Said when it is booked.
   }
   const buy = () => {
-    setUnreadable(undefined)
-    try {
+    attempt(() => {
       const purchase = read()
       send(
         (requestId) => buyContainersAction({ ...purchase, requestId }),
@@ -60,10 +60,7 @@ export function BoxedSet({ paints, currency, units }: { paints: readonly PricedP
         },
         'The set is booked',
       )
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
+    })
   }
   return (
     <section className="panel" aria-label="Boxed set">

@@ -4,12 +4,13 @@ import { Button, Input } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError, Invalid } from '@/core/errors'
+import { Invalid } from '@/core/errors'
 import { offerTotal } from '@/core/purchase/offers'
 import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import { Notice } from '@/ui/Notice'
+import { useAttempt } from '@/ui/useAttempt'
 import { useSend } from '@/ui/useSend'
 import { buyContainersAction } from './actions'
 import { NO_OFFER, OfferTerms, readTerms } from './OfferTerms'
@@ -27,7 +28,7 @@ export function BuyForm({ material, owned, currency, units }: { material: Bought
   const [size, setSize] = useState(material.containerUl ? `${material.containerUl / 1000} ml` : '')
   const [price, setPrice] = useState(material.priceMinor === null ? '' : (material.priceMinor / 100).toFixed(2))
   const [terms, setTerms] = useState(NO_OFFER)
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt } = useAttempt()
   const [ids, setIds] = useState(() => Array.from({ length: 200 }, () => [uuidv7(), uuidv7()] as const))
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
@@ -45,8 +46,7 @@ export function BuyForm({ material, owned, currency, units }: { material: Bought
     // Said when it is booked.
   }
   const buy = () => {
-    setUnreadable(undefined)
-    try {
+    attempt(() => {
       const { n, sizeUl, totalMinor } = read()
       const containers = ids.slice(0, n).map(([lotId, vesselId], i) => ({
         materialId: material.id,
@@ -64,10 +64,7 @@ export function BuyForm({ material, owned, currency, units }: { material: Bought
         },
         'Booked',
       )
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
+    })
   }
   return (
     <fieldset className="bare">

@@ -4,7 +4,6 @@ import { Button, Input } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError } from '@/core/errors'
 import { perMl } from '@/core/purchase/cost'
 import { offerCount, offerTotal, offerWords } from '@/core/purchase/offers'
 import { offerRhythm, stockUntil } from '@/core/purchase/rhythm'
@@ -13,6 +12,7 @@ import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import { day } from '@/ui/dates'
 import { Notice } from '@/ui/Notice'
+import { useAttempt } from '@/ui/useAttempt'
 import { useSend } from '@/ui/useSend'
 import { dropOfferAction, saveOfferAction } from './actions'
 import { NO_OFFER, OfferTerms, readTerms } from './OfferTerms'
@@ -130,12 +130,11 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
   const [startsOn, setStartsOn] = useState(now.slice(0, 10))
   const [endsOn, setEndsOn] = useState('')
   const [id, setId] = useState(() => uuidv7())
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
   const save = () => {
-    setUnreadable(undefined)
-    try {
+    attempt(() => {
       const offer = {
         id,
         materialId,
@@ -154,10 +153,7 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
         },
         'Kept',
       )
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
+    })
   }
   return (
     <fieldset className="bare">

@@ -4,13 +4,14 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError, Invalid } from '@/core/errors'
+import { Invalid } from '@/core/errors'
 import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
 import { formatSize, parseSize } from '@/core/quantity/size'
 import type { StockedSurface } from '@/db/surfaces'
 import { EmptyState, Notice } from '@/ui/Notice'
+import { useAttempt } from '@/ui/useAttempt'
 import { useSend } from '@/ui/useSend'
 import { moveSurfacesAction, putSurfaceAwayAction, saveSurfaceAction } from './actions'
 import { GRADES, SURFACE_KINDS } from './schema'
@@ -89,7 +90,7 @@ function SurfaceCard({
 }) {
   const [count, setCount] = useState('')
   const [price, setPrice] = useState('')
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
   const move = (n: number, priceMinor: number | null, note: string) =>
@@ -99,15 +100,11 @@ function SurfaceCard({
       'Booked',
     )
   const buy = () => {
-    setUnreadable(undefined)
-    try {
+    attempt(() => {
       const n = parseNumber(count)
       if (!n || n < 1) throw new Invalid('Type how many the pack holds, like 5.')
       move(n, price.trim() ? parseMoneyMinor(price) : null, 'pack')
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
+    })
   }
   const size = s.shape === 'round' ? `${s.diameterMm / 10} cm across` : formatSize(s, units)
   return (
@@ -172,20 +169,16 @@ function NewSurface({ units }: { units: UnitSystem }) {
   const [size, setSize] = useState('')
   const [edge, setEdge] = useState('')
   const [id, setId] = useState(() => uuidv7())
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
   const add = () => {
-    setUnreadable(undefined)
-    try {
+    attempt(() => {
       const round = kind === 'round'
       const face = round ? { diameterMm: parseAmount(size, 'length', units) } : parseSize(size, units)
       const surface = { id, kind, grade, name: name || `${kind} ${size}`, shape: round ? 'round' : 'rectangle', ...face, edgeMm: edge.trim() ? parseAmount(edge, 'length', units) : 0 }
       send(() => saveSurfaceAction(surface), () => (setId(uuidv7()), setName(''), setSize(''), router.refresh()), 'On the shelf')
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      setUnreadable(error.message)
-    }
+    })
   }
   return (
     <section className="panel" style={{ marginTop: 20 }} aria-label="New surface">

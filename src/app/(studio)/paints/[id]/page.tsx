@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
 import { alike } from '@/core/paint/likeness'
+import { readOptics } from '@/db/paintOptics'
 import { studioFacts } from '@/db/studio'
 import { onHand } from '@/db/stock'
 import { isId, type Tx } from '@/db/withStudio'
@@ -10,6 +11,8 @@ import { ArchiveButton } from '@/stations/paints/card/ArchiveButton'
 import { History } from '@/stations/paints/card/History'
 import { MaterialForm } from '@/stations/paints/card/MaterialForm'
 import { PairNotes, type PairShown } from '@/stations/paints/card/PairNotes'
+import { StandIns } from '@/stations/paints/card/StandIns'
+import { standInsOf } from '@/stations/paints/card/standInsOf'
 import { PaintSheet } from '@/stations/paints/card/PaintSheet'
 import { shelfOf, type CatalogueRow } from '@/stations/paints/drawer/catalogue'
 import { MediumSheet } from '@/stations/paints/mediums/MediumSheet'
@@ -94,7 +97,11 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
           alike={alike(comparable(paint), others).map((a) => ({ ...a, paint: paints.get(a.id)! }))}
           byId={paints}
           currency={currency}
+          optics={(await readOptics(tx, [m.id]))[0]}
         />
+        {m.discontinued ? (
+          <StandIns paintId={m.id} paintHex={m.swatchHex!} list={await standInsOf(tx, paint, paints)} />
+        ) : null}
         <PairNotes paintId={m.id} notes={notes} paints={choices(paints)} />
       </>
     )

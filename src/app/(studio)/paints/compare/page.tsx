@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
+import { readOptics } from '@/db/paintOptics'
 import { studioFacts } from '@/db/studio'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
@@ -14,13 +15,14 @@ export const metadata: Metadata = { title: 'Side by side' }
 
 export default async function Compare({ searchParams }: { searchParams: Search }) {
   const ids = [...new Set((firstValues(await searchParams).ids ?? '').split(',').filter(isId))].slice(0, 12)
-  const { paints, notes, currency } = await inStudio(async (tx) => {
+  const { paints, notes, currency, optics } = await inStudio(async (tx) => {
     const shelves = [await shelfOf(tx, false), await shelfOf(tx, true)]
     const paints = ids.flatMap((id) => shelves.flatMap((s) => s.rows[s.index.get(id) ?? -1] ?? []))
     return {
       paints,
       notes: paints.length > 1 ? await pairNotes(tx, ids) : [],
       currency: (await studioFacts(tx)).currency,
+      optics: await readOptics(tx, ids),
     }
   })
   return (
@@ -40,7 +42,7 @@ export default async function Compare({ searchParams }: { searchParams: Search }
           </Link>
         </EmptyState>
       ) : (
-        <SideBySide paints={paints} notes={notes} currency={currency} />
+        <SideBySide paints={paints} notes={notes} currency={currency} optics={optics} />
       )}
     </>
   )

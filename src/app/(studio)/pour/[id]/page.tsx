@@ -19,5 +19,7 @@ export default async function PourPage({ params }: { params: Promise<{ id: strin
     for (const vesselId of new Set(plan.parts.map((p) => p.vesselId))) bottles.push(await findBottle(tx, vesselId))
     return { plan, bottles, studio: await studioFacts(tx) }
   }).catch(orNotFound)
-  return <PourSheet plan={plan} bottles={bottles} units={studio.units} now={new Date().toISOString()} />
+  return (
+    <PourSheet plan={plan} bottles={bottles} units={studio.units} now={new Date().toISOString()} zone={studio.zone} />
+  )
 }

@@ -1,11 +1,13 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { findBottle, portionsOf } from '@/db/bottles'
+import { houseRules } from '@/db/houseRules'
 import { journal } from '@/db/journal'
 import { studioFacts } from '@/db/studio'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
 import { BottleSheet } from '@/stations/rack/BottleSheet'
+import { besideBottle } from '@/stations/rack/queries'
 import { orNotFound } from '@/ui/orNotFound'
 
 export const metadata: Metadata = { title: 'Bottle' }
@@ -18,6 +20,8 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
     portions: await portionsOf(tx, [id]),
     entries: await journal(tx, id),
     studio: await studioFacts(tx),
+    bands: (await houseRules(tx)).bands,
+    ...(await besideBottle(tx, id)),
   })).catch(orNotFound)
   return <BottleSheet {...props} now={new Date()} />
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { portionsOf } from '@/db/bottles'
+import { listJars, portionsOf } from '@/db/bottles'
 import { studioFacts } from '@/db/studio'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
@@ -15,7 +15,12 @@ export default async function PiecePage({ params }: { params: Promise<{ id: stri
   if (!isId(id)) notFound()
   const props = await inStudio(async (tx) => {
     const piece = await findPiece(tx, id)
-    return { piece, portions: await portionsOf(tx, [piece.vesselId]), studio: await studioFacts(tx) }
+    return {
+      piece,
+      portions: await portionsOf(tx, [piece.vesselId]),
+      studio: await studioFacts(tx),
+      jars: await listJars(tx),
+    }
   }).catch(orNotFound)
   return <PieceSheet {...props} />
 }

@@ -1,0 +1,38 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { bottlesInUse, portionsOf } from '@/db/bottles'
+import { listMixable } from '@/db/catalogue'
+import { findMixing } from '@/db/mixings'
+import { studioFacts } from '@/db/studio'
+import { isId } from '@/db/withStudio'
+import { inStudio } from '@/session/current'
+import { EyeScreen } from '@/stations/bench/eye/EyeScreen'
+import { pourables } from '@/stations/bench/eye/pourables'
+import type { EyeMixing } from '@/stations/bench/guide/write'
+import { orNotFound } from '@/ui/orNotFound'
+
+export const metadata: Metadata = { title: 'Pour first, read after' }
+
+export default async function EyeMixPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const { mixing, materials, bottles, studio } = await inStudio(async (tx) => {
+    const inUse = await bottlesInUse(tx)
+    return {
+      mixing: (await findMixing(tx, id)) as unknown as EyeMixing,
+      materials: await listMixable(tx),
+      bottles: pourables(inUse, await portionsOf(tx, inUse.map((b) => b.id))), // prettier-ignore
+      studio: await studioFacts(tx),
+    }
+  }).catch(orNotFound)
+  if (mixing.kind !== 'by eye') notFound()
+  return (
+    <EyeScreen
+      start={mixing}
+      materials={materials}
+      bottles={bottles}
+      units={studio.units}
+      school={studio.waterSchool}
+    />
+  )
+}

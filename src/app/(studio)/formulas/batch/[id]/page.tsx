@@ -1,0 +1,35 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { listMixable } from '@/db/catalogue'
+import { findFormula } from '@/db/formulas'
+import { isId } from '@/db/withStudio'
+import { inStudio } from '@/session/current'
+import { BatchDesk } from '@/stations/formulas/batch/BatchDesk'
+import { batchPaints } from '@/stations/formulas/batch/batchPaints'
+import { findBatch } from '@/stations/formulas/batch/write'
+import { FormulasNav } from '@/stations/formulas/FormulasNav'
+import { orNotFound } from '@/ui/orNotFound'
+
+export const metadata: Metadata = { title: 'Large batch' }
+
+export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const { batch, paints } = await inStudio(async (tx) => {
+    const batch = await findBatch(tx, id)
+    const { versions } = await findFormula(tx, batch.formulaId)
+    const byId = new Map((await listMixable(tx)).map((m) => [m.id, m]))
+    return { batch, paints: batchPaints(versions.find((v) => v.version === batch.formulaVersion)!.parts, byId) }
+  }).catch(orNotFound)
+  return (
+    <>
+      <div className="head">
+        <h1>
+          {batch.title} {batch.doneAt ? <span className="sub">done</span> : null}
+        </h1>
+      </div>
+      <FormulasNav here="/formulas/batch" />
+      <BatchDesk key={batch.doneAt} batch={{ ...batch, done: batch.doneAt !== null }} paints={paints} />
+    </>
+  )
+}

@@ -1,0 +1,12 @@
+import { onChange } from '@/db/announce'
+import { session } from '@/session/current'
+import { eventStream } from '@/session/events'
+
+export const dynamic = 'force-dynamic'
+
+/** Tells a device what has changed in its studio, as it is committed. */
+export async function GET(request: Request) {
+  const who = await session()
+  if (!who) return new Response(null, { status: 401 })
+  return eventStream(request, (send) => onChange(who.studioId, (topics) => send({ topics })))
+}

@@ -1,0 +1,25 @@
+import { NextResponse } from 'next/server'
+import { array, number, object, string } from 'yup'
+import { calibrateReader, readerAddress, readerStatus, readSwatch } from '@/devices/reader/read'
+import { answer, checked } from '@/session/perform'
+import { requireSession } from '@/session/current'
+
+const schema = object({
+  do: string()
+    .oneOf(['read', 'calibrate', 'status'] as const)
+    .required(),
+  times: number().integer().min(1).max(20, 'Twenty readings of one swatch are the most.').default(5),
+  place: array(number().min(0).max(1.2).required()).length(36).optional(),
+})
+
+/** Asks the colour reader on this machine: a swatch, its white tile, or how it stands. */
+export async function POST(request: Request) {
+  const said = await answer(async () => {
+    await requireSession()
+    const wish = await checked(schema, await request.json().catch(() => null))
+    const address = readerAddress()
+    if (wish.do === 'read') return readSwatch(address, wish)
+    return wish.do === 'calibrate' ? calibrateReader(address) : readerStatus(address)
+  })
+  return NextResponse.json(said)
+}

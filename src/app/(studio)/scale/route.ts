@@ -1,0 +1,26 @@
+import { NextResponse } from 'next/server'
+import { requestSchema } from '@/devices/scale/protocol'
+import { AWAY, scaleStream } from '@/devices/scale/stream'
+import { FikaError } from '@/core/errors'
+import { requireSession, session } from '@/session/current'
+import { eventStream } from '@/session/events'
+import { answer, checked } from '@/session/perform'
+
+export const dynamic = 'force-dynamic'
+
+/** The scale of this machine as it weighs: here, away, and every weight. */
+export async function GET(request: Request) {
+  if (!(await session())) return new Response(null, { status: 401 })
+  return eventStream(request, (send) => scaleStream().listen(send))
+}
+
+/** Asks something of the scale: tare; of the stand-in also what lies on it. */
+export async function POST(request: Request) {
+  const said = await answer(async () => {
+    await requireSession()
+    const wish = await checked(requestSchema, await request.json().catch(() => null))
+    if (!scaleStream().ask(wish)) throw new FikaError('Device', AWAY)
+    return null
+  })
+  return NextResponse.json(said)
+}

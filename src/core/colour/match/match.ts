@@ -1,0 +1,113 @@
+import { Invalid } from '../../errors'
+import { reflectanceToXyz, type Reflectance } from '../reflectance'
+import { mixReflectance, type Optics } from '../kubelkaMunk'
+import { xyzToLab } from '../lab'
+import { inMetric, localMetric } from '../localMetric'
+import type { Triple } from '../srgb'
+import { metricByXyz, paletteOf } from './palette'
+import { polish, refine, type Aim, type Refined } from './refine'
+import { pullsAt, screen } from './screen'
+import { wholeParts, type WholeParts } from './wholeParts'
+
+export interface MatchWish {
+  /** Up to how many paints; 1–4. */
+  readonly most: 1 | 2 | 3 | 4
+  /** Indices of paints that must be in it; at most `most`. */
+  readonly musts?: readonly number[]
+  /** Largest whole part. */
+  readonly largestPart?: number
+}
+
+export interface Matched {
+  /** Best amounts by volume, nearest first. */
+  readonly exact: readonly Refined[]
+  /** In whole parts, nearest first. */
+  readonly whole: readonly WholeParts[]
+}
+
+/** How many sets of each size go from the screen to refining, and how many of those are worked out in whole parts. */
+const KEEP = 300
+const WORKED_OUT = 320
+const POLISHED = 120
+/** Beyond this the best is not there yet, and the slow search starts. */
+const FAR = 0.3
+
+/** What a reflectance is as an aim. */
+export function aimOf(target: Reflectance): Aim {
+  const xyz = reflectanceToXyz(target)
+  return { lab: xyzToLab(xyz), xyz, byXyz: metricByXyz(xyz), root: xyz.map(Math.cbrt) as Triple }
+}
+
+/**
+ * Formulas of up to four paints that come nearest to a target under D65. Every set is screened by a linearisation at
+ * the target, the best refined by Levenberg–Marquardt, then worked out in whole parts with rounding in mind. Yields
+ * the share done between slices of work, so that a worker can report and stop.
+ * @param target reflectance, 36 bands
+ * @param paints optics of the paints allowed, at least one
+ * @throws Invalid where there is no paint, or more must be in it than may
+ */
+export function* matchSteps(target: Reflectance, paints: readonly Optics[], wish: MatchWish): Generator<number, Matched> {
+  const musts = wish.musts ?? []
+  if (paints.length === 0) throw new Invalid('There is no paint to match with. Allow some paints, or bring some in.')
+  if (musts.length > wish.most)
+    throw new Invalid(`${musts.length} paints must be in it and at most ${wish.most} may. Allow more paints, or ask for fewer.`)
+  const palette = paletteOf(paints)
+  const aim = aimOf(target)
+  const search = { most: wish.most, musts, keep: KEEP }
+  let refined = yield* from(target, [0, 0, 0])
+  // What cannot be reached is looked for anew from where the search came out: far off, a linearisation at the target misleads.
+  for (let again = 0; again < 2 && refined[0]!.deltaE > FAR; again++) {
+    const base = mixReflectance(refined[0]!.set.map((i) => paints[i]!), [...refined[0]!.amounts])
+    const here = xyzToLab(reflectanceToXyz(base))
+    const off = aim.lab.map((v, k) => v - here[k]!) as Triple
+    const nearer = yield* from(base, inMetric(localMetric(here), off))
+    const before = refined[0]!.deltaE
+    refined = yield* polished([...refined, ...nearer])
+    if (refined[0]!.deltaE > before - 0.01) break
+  }
+
+  function* from(base: Reflectance, off: Triple): Generator<number, Refined[]> {
+    const screening = screen(pullsAt(base, palette, off), palette.count, search)
+    let step = screening.next()
+    while (!step.done) {
+      yield 0.5 * step.value
+      step = screening.next()
+    }
+    const starts = step.value.sort((a, b) => a.distance - b.distance)
+    const list: Refined[] = []
+    for (const [i, start] of starts.entries()) {
+      list.push(refine(palette, aim, start.set, start.amounts))
+      if (i % 32 === 31) yield 0.5 + (0.3 * i) / starts.length
+    }
+    return list.sort((a, b) => a.deltaE - b.deltaE)
+  }
+  function* polished(list: Refined[]): Generator<number, Refined[]> {
+    const nearest = new Map<string, Refined>()
+    for (const r of list.sort((a, b) => a.deltaE - b.deltaE)) if (!nearest.has(r.set.join())) nearest.set(r.set.join(), r)
+    const all = [...nearest.values()]
+    for (let i = 0; i < Math.min(POLISHED, all.length); i++) {
+      all[i] = polish(palette, aim, all[i]!)
+      if (i % 8 === 7) yield 0.8
+    }
+    return all.sort((a, b) => a.deltaE - b.deltaE)
+  }
+  const whole: WholeParts[] = []
+  for (const [i, r] of refined.slice(0, WORKED_OUT).entries()) {
+    const found = wholeParts(palette, aim, r, wish.largestPart ?? 10)
+    if (found) whole.push(found)
+    if (i % 32 === 31) yield 0.85 + (0.15 * i) / WORKED_OUT
+  }
+  whole.sort((a, b) => a.deltaE - b.deltaE)
+  return { exact: refined, whole }
+} // prettier-ignore
+
+/** Runs a search to its end. */
+export function finish<T>(steps: Generator<number, T>): T {
+  let step = steps.next()
+  while (!step.done) step = steps.next()
+  return step.value
+}
+
+/** `matchSteps` in one go. */
+export const match = (target: Reflectance, paints: readonly Optics[], wish: MatchWish) =>
+  finish(matchSteps(target, paints, wish))

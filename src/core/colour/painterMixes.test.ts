@@ -1,0 +1,108 @@
+import * as spectral from 'spectral.js'
+import type { Strength } from '../paint/properties'
+import { kOverS, rInfinity } from './kubelkaMunk'
+import { chroma, hexToLab, hue } from './lab'
+import { mixToLab } from './mixColour'
+import { opticsFromHex } from './paintOptics'
+
+/** Paints every studio has, by masstone and strength class; colours invented. */
+const PAINTS: Readonly<Record<string, readonly [hex: string, strength: Strength]>> = {
+  'white': ['#f6f4ee', 'normal'],
+  'black': ['#1c1b1d', 'strong'],
+  'lemon yellow': ['#f4e03a', 'normal'],
+  'warm yellow': ['#f2b814', 'normal'],
+  'orange': ['#e2711d', 'normal'],
+  'warm red': ['#c22a2c', 'normal'],
+  'crimson': ['#9c1c3c', 'strong'],
+  'magenta': ['#b0246e', 'strong'],
+  'violet': ['#4a2a78', 'strong'],
+  'warm blue': ['#2a3a94', 'normal'],
+  'cool blue': ['#1d4e9e', 'strong'],
+  'turquoise': ['#159ab0', 'normal'],
+  'green': ['#2c7a44', 'normal'],
+  'ochre': ['#c08a2e', 'weak'],
+  'umber': ['#5a4028', 'normal'],
+} // prettier-ignore
+
+type Shift = 'lighter' | 'darker' | 'between'
+/**
+ * What two paints make, as every painter knows it (common practice, no published source): the hue, degrees from–to
+ * going up, and where the lightness lies against the first paint.
+ */
+const MIXES: readonly (readonly [string, string, readonly [number, number], number, number, Shift])[] = [
+  // green from yellow and blue
+  ['lemon yellow', 'cool blue', [4, 1], 100, 190, 'darker'],
+  ['lemon yellow', 'turquoise', [2, 1], 105, 190, 'darker'],
+  ['warm yellow', 'turquoise', [3, 1], 95, 180, 'darker'],
+  ['warm yellow', 'cool blue', [4, 1], 90, 190, 'darker'],
+  ['lemon yellow', 'green', [1, 1], 100, 150, 'darker'],
+  ['green', 'turquoise', [1, 1], 150, 225, 'between'],
+  // orange from yellow and red
+  ['lemon yellow', 'warm red', [2, 1], 30, 85, 'darker'],
+  ['warm yellow', 'warm red', [1, 1], 30, 75, 'darker'],
+  ['warm yellow', 'orange', [1, 1], 55, 84, 'darker'],
+  ['orange', 'warm red', [1, 1], 32, 62, 'darker'],
+  ['lemon yellow', 'magenta', [4, 1], 5, 80, 'darker'],
+  // violet from red and blue
+  ['crimson', 'warm blue', [1, 1], 290, 20, 'between'],
+  ['magenta', 'warm blue', [1, 1], 295, 360, 'darker'],
+  ['magenta', 'cool blue', [1, 1], 270, 360, 'between'],
+  ['violet', 'magenta', [1, 1], 305, 5, 'lighter'],
+  ['violet', 'cool blue', [1, 1], 275, 315, 'between'],
+  // tints with white
+  ['warm red', 'white', [1, 4], 0, 45, 'lighter'],
+  ['crimson', 'white', [1, 6], 340, 30, 'lighter'],
+  ['magenta', 'white', [1, 6], 325, 15, 'lighter'],
+  ['violet', 'white', [1, 8], 285, 330, 'lighter'],
+  ['warm blue', 'white', [1, 4], 260, 305, 'lighter'],
+  ['cool blue', 'white', [1, 8], 230, 290, 'lighter'],
+  ['turquoise', 'white', [1, 3], 195, 240, 'lighter'],
+  ['green', 'white', [1, 3], 130, 175, 'lighter'],
+  ['umber', 'white', [1, 3], 45, 90, 'lighter'],
+  ['ochre', 'white', [1, 2], 65, 95, 'lighter'],
+  // shades and broken colours
+  ['warm yellow', 'black', [12, 1], 75, 135, 'darker'],
+  ['warm red', 'black', [8, 1], 10, 50, 'darker'],
+  ['warm red', 'umber', [1, 1], 20, 60, 'darker'],
+  ['ochre', 'warm red', [3, 1], 25, 75, 'darker'],
+] // prettier-ignore
+
+const within = (h: number, from: number, to: number) => (from <= to ? h >= from && h <= to : h >= from || h <= to)
+const optics = (name: string) => opticsFromHex(...(PAINTS[name] as [string, Strength]))
+
+describe('thirty mixes every painter knows', () => {
+  it('are thirty', () => expect(MIXES).toHaveLength(30))
+  it.each(MIXES)('%s with %s, %j', (one, two, amounts, from, to, shift) => {
+    const mix = mixToLab([optics(one), optics(two)], amounts)
+    expect(within(hue(mix), from, to) ? 'in the range' : `hue ${hue(mix).toFixed(0)}`).toBe('in the range')
+    const [la, lb] = [hexToLab(PAINTS[one]![0])[0], hexToLab(PAINTS[two]![0])[0]]
+    if (shift === 'lighter') expect(mix[0]).toBeGreaterThan(la)
+    if (shift === 'darker') expect(mix[0]).toBeLessThan(la)
+    // No mix is lighter than the lighter of the two.
+    expect(mix[0]).toBeLessThan(Math.max(la, lb))
+  })
+  it.each([
+    ['violet', 'warm yellow'],
+    ['warm red', 'green'],
+    ['orange', 'cool blue'],
+  ])('complements kill each other: %s and %s', (one, two) => {
+    const mix = mixToLab([optics(one), optics(two)], [1, 1])
+    const parents = (chroma(hexToLab(PAINTS[one]![0])) + chroma(hexToLab(PAINTS[two]![0]))) / 2
+    expect(chroma(mix) / parents).toBeLessThan(0.5)
+  })
+})
+
+describe('a mix against spectral.js where both assume the same: flat S, no surface', () => {
+  it('has the same reflectance', () => {
+    const [one, two] = [new spectral.Color('#1d4e9e'), new spectral.Color('#f2b814')]
+    for (const share of [0.1, 0.5, 0.8]) {
+      // It weighs a colour by luminance times the square of its factor; these factors make that the shares.
+      const factors = [Math.sqrt(share / one.luminance), Math.sqrt((1 - share) / two.luminance)] as const
+      const theirs = spectral.mix([one, factors[0]], [two, factors[1]]).R
+      one.R.forEach((r, i) => {
+        const q = share * kOverS(r) + (1 - share) * kOverS(two.R[i]!)
+        expect(rInfinity(q)).toBeCloseTo(theirs[i]!, 9)
+      })
+    }
+  })
+})

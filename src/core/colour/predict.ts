@@ -1,0 +1,167 @@
+import { isNoPromise, sheenOfMix, sheenShares, type SheenShare } from '../paint/sheenOfMix'
+import type { Body, Opacity, Sheen } from '../paint/properties'
+import { deltaE00 } from './deltaE00'
+import { FILM_THICKNESS, filmScatter, hidingThickness, overCard, scatterFromContrast, type Film } from './film'
+import { showOnScreen } from './gamut'
+import { mixOptics, mixReflectance, type Optics } from './kubelkaMunk'
+import { chroma, xyzToLab } from './lab'
+import { labGradient } from './calibrate'
+import { mixToLab } from './mixColour'
+import { reflectanceToXyz, type Reflectance } from './reflectance'
+import type { Triple } from './srgb'
+
+/** What has been measured of a paint. */
+export type Known = 'masstone' | 'tint' | 'shade' | 'tint and shade' | 'mixes'
+
+/** A paint as a formula uses it. */
+export interface FormulaPaint {
+  readonly optics: Optics
+  readonly lab: Triple
+  readonly opacity: Opacity
+  /** As measured over a card, 0–1; stands before the opacity class. */
+  readonly contrastRatio?: number | null
+  readonly body: Body
+  readonly sheen: Sheen
+  /** See `Calibrated`. */
+  readonly sigma: number
+  readonly known: Known
+}
+
+export interface Sureness {
+  /** Expected ΔE00 between the computed colour and the real one. */
+  readonly plusMinus: number
+  /** `estimate` while a paint that matters is known by its masstone only. */
+  readonly kind: 'estimate' | 'calibrated'
+  /** Index of the paint that makes it least sure, and what to paint out; undefined where nothing would help much. */
+  readonly next?: { readonly paint: number; readonly measure: 'tint' | 'shade' | 'mix' }
+}
+
+export interface Prediction {
+  readonly reflectance: Reflectance
+  readonly lab: Triple
+  readonly hex: string
+  /** Whether the screen cannot show it. */
+  readonly clipped: boolean
+  readonly overWhite: string
+  readonly overBlack: string
+  /** Of a usual film of the mix, see `FILM_THICKNESS`. */
+  readonly contrastRatio: number
+  /** How many times the usual film hides; undefined where none does. */
+  readonly hidesAt: number | undefined
+  readonly film: Film
+  readonly sheens: readonly SheenShare[]
+  readonly sheen: Sheen
+  /** False where flakes or dyes take part: the body colour is computed, the look is not. */
+  readonly promise: boolean
+  readonly sureness: Sureness
+  /** ΔE00 when the amount of each paint rises by one part in e; what a small change of it does. */
+  readonly pull: readonly number[]
+}
+
+/** Contributions below this need no measuring. */
+const SURE_ENOUGH = 1
+/** Repeatability of painting out and reading the same mix. From trials. */
+const FLOOR = 0.4
+
+/**
+ * What a formula looks like, dry: colour, hiding, sheen, and how sure that is.
+ * @param amounts volumes by paint, any unit, ≥ 0, at least one above 0
+ * @param film thickness of the film against the usual one of its bodies; 1 is usual
+ */
+export function predict(paints: readonly FormulaPaint[], amounts: readonly number[], film = 1): Prediction {
+  const optics = paints.map((p) => p.optics)
+  const reflectance = mixReflectance(optics, amounts)
+  const lab = xyzToLab(reflectanceToXyz(reflectance))
+  const { hex, clipped } = showOnScreen(lab)
+  const total = amounts.reduce((a, b) => a + b, 0)
+  const mean = (value: (p: FormulaPaint) => number) =>
+    paints.reduce((sum, p, i) => sum + (amounts[i]! / total) * value(p), 0)
+  const usual = mean((p) => FILM_THICKNESS[p.body])
+  const laid: Film = { optics: mixOptics(optics, amounts), scatter: mean(scatterOf), thickness: film * usual }
+  const card = overCard(laid)
+  const hides = hidingThickness(laid)
+  const hexOf = (r: Reflectance) => showOnScreen(xyzToLab(reflectanceToXyz(r))).hex
+  const sheens = sheenShares(paints.map((p, i) => ({ sheen: p.sheen, ul: amounts[i]! })))
+  const pull = pulls(optics, amounts)
+  return {
+    reflectance,
+    lab,
+    hex,
+    clipped,
+    overWhite: hexOf(card.overWhite),
+    overBlack: hexOf(card.overBlack),
+    contrastRatio: card.contrastRatio,
+    hidesAt: hides === undefined ? undefined : hides / usual,
+    film: laid,
+    sheens,
+    sheen: sheenOfMix(sheens),
+    promise: !isNoPromise(sheens),
+    sureness: surenessOf(paints, amounts, pull),
+    pull,
+  }
+}
+
+/** How sure a mix is, without working out all of what it looks like. */
+export function sureOf(
+  paints: readonly FormulaPaint[],
+  amounts: readonly number[],
+): Pick<Prediction, 'sureness' | 'promise'> {
+  const pull = pulls(
+    paints.map((p) => p.optics),
+    amounts,
+  )
+  const shares = sheenShares(paints.map((p, i) => ({ sheen: p.sheen, ul: amounts[i]! })))
+  return { sureness: surenessOf(paints, amounts, pull), promise: !isNoPromise(shares) }
+}
+
+/** Scattering of a paint's film: from its measured contrast ratio where there is one, else by its class. */
+function scatterOf(p: FormulaPaint): number {
+  const measured = p.contrastRatio ? scatterFromContrast(p.optics, FILM_THICKNESS[p.body], p.contrastRatio) : undefined
+  return measured ?? filmScatter(p.opacity, chroma(p.lab))
+}
+
+/** ‖∂(ΔE00)/∂ln amount‖ of each paint at the mix. */
+export function pulls(optics: readonly Optics[], amounts: readonly number[]): number[] {
+  const { byXyz } = labGradient(reflectanceToXyz(mixReflectance(optics, amounts)))
+  return amounts.map((amount, j) => {
+    if (amount === 0) return 0
+    const step = 1e-4
+    const at = (factor: number) =>
+      reflectanceToXyz(mixReflectance(optics, amounts.map((a, i) => (i === j ? a * factor : a)))) // prettier-ignore
+    const [up, down] = [at(1 + step), at(1 - step)]
+    const d = up.map((v, k) => (v - down[k]!) / (2 * step))
+    return Math.hypot(...byXyz.map((row) => row[0] * d[0]! + row[1] * d[1]! + row[2] * d[2]!))
+  })
+}
+
+/**
+ * A paint that is a little stronger than believed acts like a little more of it: what is uncertain of each paint
+ * comes in as its pull times its sigma, and the paints' errors are independent.
+ */
+function surenessOf(paints: readonly FormulaPaint[], amounts: readonly number[], pull: readonly number[]): Sureness {
+  const parts = paints.map((p, i) => pull[i]! * p.sigma)
+  const plusMinus = Math.hypot(FLOOR, ...parts)
+  const worst = parts.indexOf(Math.max(...parts))
+  const matters = paints.some((p, i) => amounts[i]! > 0 && p.known === 'masstone' && parts[i]! > SURE_ENOUGH)
+  const kind = matters ? 'estimate' : 'calibrated'
+  if (!(parts[worst]! > SURE_ENOUGH)) return { plusMinus, kind }
+  const { known } = paints[worst]!
+  const measure = known === 'masstone' || known === 'shade' ? 'tint' : known === 'tint' ? 'shade' : 'mix'
+  return { plusMinus, kind, next: { paint: worst, measure } }
+}
+
+/**
+ * ΔE00 by one more drop of one paint.
+ * @param batchUl volume of all the paints in the cup
+ */
+export function byOneDrop(
+  optics: readonly Optics[],
+  amounts: readonly number[],
+  which: number,
+  { batchUl, dropUl }: { batchUl: number; dropUl: number },
+): number {
+  const total = amounts.reduce((a, b) => a + b, 0)
+  const ul = amounts.map((a) => (a / total) * batchUl)
+  const more = ul.map((v, i) => (i === which ? v + dropUl : v))
+  return deltaE00(mixToLab(optics, ul), mixToLab(optics, more))
+}

@@ -1,0 +1,44 @@
+import { forecast, type Belief } from './dilution'
+
+/** A bottle as the strip compares it. */
+export interface Compared {
+  readonly id: string
+  readonly belief: Belief
+  readonly w: number
+  readonly undilutedUl: number
+}
+
+export interface Beside {
+  readonly id: string
+  /** Its level time now, s. */
+  readonly levelTimeS: number
+  /** Level time ÷ that of the reference: above 1 it is thicker. */
+  readonly thicker: number
+  /** Water that makes it like the reference, µl; 0 where it is as thin or thinner. */
+  readonly waterUl: number
+  readonly verdict: 'alike' | 'thicker' | 'thinner'
+}
+
+/** Two mixes nearer than this pour alike: ratio of their level times. Common practice, no published source. */
+export const ALIKE = 1.2
+
+/** Every bottle beside the reference: who is thicker, and how much water each needs to agree. */
+export function besideReference(reference: Compared, bottles: readonly Compared[]): Beside[] {
+  const aim = forecast(reference.belief, reference.w).lnT
+  return bottles.map(({ id, belief, w, undilutedUl }) => {
+    const { lnT } = forecast(belief, w)
+    const thicker = Math.exp(lnT - aim)
+    const verdict = thicker > ALIKE ? 'thicker' : thicker < 1 / ALIKE ? 'thinner' : 'alike'
+    const waterUl = verdict === 'thicker' ? Math.round(((lnT - aim) / Math.max(belief.b, 0.5)) * undilutedUl) : 0
+    return { id, levelTimeS: Math.exp(lnT), thicker, waterUl, verdict }
+  })
+}
+
+/** A correction judged by eye beside the reference is as sure as this, σ of ln t. From memory; a start value. */
+export const BY_EYE_SIGMA = 0.2
+
+/** Water content after adding (or losing) water: w of a mix of `ul` µl now at `w`, after `waterUl` more. */
+export const wAfter = (w: number, ul: number, waterUl: number) =>
+  ul > 0 ? Math.max(-0.9, w + (waterUl * (1 + w)) / ul) : w
+/** Volume of undiluted mix in `ul` µl at `w`. */
+export const undiluted = (w: number, ul: number) => ul / (1 + w)

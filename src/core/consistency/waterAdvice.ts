@@ -1,0 +1,127 @@
+import { forecast, type Belief } from './dilution'
+
+/** Standard normal distribution function, by Abramowitz & Stegun 7.1.26 (|error| < 1.5e-7). */
+export function normalCdf(x: number): number {
+  const z = Math.abs(x) / Math.SQRT2
+  const t = 1 / (1 + 0.3275911 * z)
+  const erf =
+    1 -
+    t * Math.exp(-z * z) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
+  return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
+}
+
+export interface AdviceWish {
+  /** The belief about this very mix: its curve, and its own readings. */
+  readonly belief: Belief
+  /** Water in it now, ml per ml of undiluted mix. */
+  readonly w: number
+  /** Volume of the undiluted mix, µl. */
+  readonly undilutedUl: number
+  /** Wanted level time, s, least and most. */
+  readonly bandS: readonly [number, number]
+  /** Water that may still go in by the house's limit, µl. */
+  readonly roomUl: number
+}
+
+export interface WaterAdvice {
+  readonly kind: 'good' | 'water' | 'medium' | 'too thin'
+  /** Water to add now, µl; never past the limit. */
+  readonly waterUl: number
+  /** Between these it lies with 80 % probability, µl; not cut at the limit. */
+  readonly rangeUl: readonly [number, number]
+  /** How likely this much lands in the band, 0–1. */
+  readonly chance: number
+  /** Medium that does what water may not, µl. */
+  readonly mediumUl: number
+  /** For one that is too thin: unwatered mix that brings it back, µl. */
+  readonly unwateredUl: number
+  /** The additions as one does them: with a stir and a look after each, µl. They sum to `waterUl`. */
+  readonly stepsUl: readonly number[]
+  /** What it should then be, s. */
+  readonly expectedS: number
+}
+
+/** Pouring medium thins this much as well as water, by volume. From memory; a start value. */
+export const MEDIUM_THINS = 0.35
+/** A band that begins at nothing is taken to begin at this share of its upper end. House start value. */
+const OPEN_BAND = 0.4
+const GRID = 600
+/** The mound is judged again by hand: no advice is surer than that, σ of ln t. From memory; a start value. */
+const JUDGED_SIGMA = 0.07
+
+/** A band with a lower end above zero. */
+export const closed = ([least, most]: readonly [number, number]): readonly [number, number] => [
+  least > 0 ? least : OPEN_BAND * most,
+  most,
+]
+
+/** The middle of a band, in the sense of ln t. */
+export const aimOf = (band: readonly [number, number]) => Math.sqrt(closed(band)[0] * band[1])
+
+/**
+ * How much water brings a mix into a band: the amount that most likely lands there, what lies around it with 80 %,
+ * in careful steps, and never past the limit; what is then missing is given as medium.
+ */
+export function adviseWater({ belief, w, undilutedUl, bandS, roomUl }: AdviceWish): WaterAdvice {
+  const [least, most] = closed(bandS)
+  const aim = Math.log(aimOf(bandS))
+  const chanceAt = (x: number) => {
+    const { lnT, sd } = forecast(belief, x)
+    const s = Math.hypot(sd, JUDGED_SIGMA)
+    return normalCdf((Math.log(most) - lnT) / s) - normalCdf((Math.log(least) - lnT) / s)
+  }
+  const now = forecast(belief, w)
+  const b = Math.max(belief.b, 0.5)
+  // Past this nothing is left to gain: the mean is well below the band.
+  const far = Math.max(w, w + (now.lnT - Math.log(least)) / b + 1 / b)
+  let best = w
+  let chance = chanceAt(w)
+  for (let i = 1; i <= GRID; i++) {
+    const x = w + ((far - w) * i) / GRID
+    const c = chanceAt(x)
+    if (c > chance) [best, chance] = [x, c]
+  }
+  const toUl = (x: number) => Math.max(0, Math.round((x - w) * undilutedUl))
+  // P(the true need is below x) = P(ln t at x is below the aim).
+  const need = (share: number) => {
+    let [low, high] = [w, far + 6 / b]
+    for (let i = 0; i < 50; i++) {
+      const mid = (low + high) / 2
+      const { lnT, sd } = forecast(belief, mid)
+      if (normalCdf((aim - lnT) / Math.max(sd, 1e-6)) < share) low = mid
+      else high = mid
+    }
+    return high
+  }
+  const rangeUl = [toUl(need(0.1)), toUl(need(0.9))] as const
+  const nothing = { rangeUl, mediumUl: 0, unwateredUl: 0, stepsUl: [], waterUl: 0, expectedS: Math.exp(now.lnT) }
+  if (now.lnT < Math.log(least)) {
+    // Diluting backwards: the same mix without water makes w smaller.
+    const wanted = Math.max(0, w - (aim - now.lnT) / b)
+    const unwateredUl = wanted > 0 ? Math.round(undilutedUl * (w / wanted - 1)) : 0
+    return { ...nothing, kind: 'too thin', chance: chanceAt(w), unwateredUl }
+  }
+  if (now.lnT <= Math.log(most)) return { ...nothing, kind: 'good', chance: chanceAt(w) }
+  const wantedUl = toUl(best)
+  if (wantedUl > roomUl) {
+    const waterUl = Math.max(0, roomUl)
+    const mediumUl = Math.round((wantedUl - waterUl) / MEDIUM_THINS)
+    const x = w + waterUl / undilutedUl
+    const stepsUl = inSteps(waterUl, rangeUl[0])
+    return { kind: 'medium', waterUl, rangeUl, chance: chanceAt(x), mediumUl, unwateredUl: 0, stepsUl, expectedS: Math.exp(forecast(belief, x).lnT) } // prettier-ignore
+  }
+  return {
+    kind: 'water', waterUl: wantedUl, rangeUl, chance, mediumUl: 0, unwateredUl: 0, stepsUl: inSteps(wantedUl, rangeUl[0]),
+    expectedS: Math.exp(forecast(belief, best).lnT),
+  } // prettier-ignore
+}
+
+/** Less than this is not worth a stop of its own, µl (4 drops). */
+const LEAST_STEP = 200
+
+/** First what is safe even if the mix thins quickly (or half), then the rest. */
+function inSteps(ul: number, safeUl: number): number[] {
+  if (ul <= 2 * LEAST_STEP) return ul > 0 ? [ul] : []
+  const first = Math.round(Math.min(Math.max(safeUl, ul / 2), ul - LEAST_STEP))
+  return [first, ul - first]
+}

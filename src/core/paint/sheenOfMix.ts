@@ -1,0 +1,31 @@
+import type { Sheen } from './properties'
+
+/** Sheens of flakes and dyes: they catch or make light, and do not mix like pigment. */
+export const SHOWY: readonly Sheen[] = ['metallic', 'pearl', 'colour-shift', 'glitter', 'fluorescent']
+/** Share of the paint from which such a sheen is drawn, and from which a computed colour is no promise. Common practice, no published source. */
+const SHOWS = 0.1
+const NO_PROMISE = 0.03
+
+export interface SheenShare {
+  readonly sheen: Sheen
+  /** Share of the paints' volume, 0–1. */
+  readonly share: number
+}
+
+/** What share of a mix of paints has which sheen, by volume, largest first. */
+export function sheenShares(paints: readonly { readonly sheen: Sheen; readonly ul: number }[]): SheenShare[] {
+  const total = paints.reduce((sum, p) => sum + p.ul, 0)
+  const shares = new Map<Sheen, number>()
+  for (const p of paints) if (p.ul > 0) shares.set(p.sheen, (shares.get(p.sheen) ?? 0) + p.ul / total)
+  return [...shares].map(([sheen, share]) => ({ sheen, share })).sort((a, b) => b.share - a.share)
+}
+
+/** The sheen a mix is drawn with: a showy one once it is a tenth of the paint, else that of the most. */
+export function sheenOfMix(shares: readonly SheenShare[]): Sheen {
+  const showy = shares.find((s) => SHOWY.includes(s.sheen) && s.share >= SHOWS)
+  return (showy ?? shares[0])?.sheen ?? 'satin'
+}
+
+/** Whether flakes or dyes take so much part that a computed colour is no promise. */
+export const isNoPromise = (shares: readonly SheenShare[]) =>
+  shares.some((s) => SHOWY.includes(s.sheen) && s.share >= NO_PROMISE)

@@ -1,0 +1,28 @@
+import { THINNER_FACTS, type Thinner } from '../mix/thinners'
+import type { MediumKind } from '../paint/properties'
+
+/** Days a mix without any water keeps. From memory; a start value. */
+const DRY_DAYS = 270
+/** The shelf the days are meant for, °C. */
+const USUAL_C = 20
+/** Every 10 °C warmer halves what keeps. From memory; a start value. */
+const HALVED_BY_C = 10
+/** Mediums that spoil sooner. From memory; start values. */
+const BY_MEDIUM: Readonly<Partial<Record<MediumKind, number>>> = { glue: 0.6, 'enamel or house paint': 0.8 }
+
+export interface KeptMix {
+  /** Kinds of water in it; null for one nobody described. */
+  readonly thinners: readonly (Thinner | null)[]
+  readonly mediums: readonly MediumKind[]
+  /** °C of the shelf. */
+  readonly shelfC: number
+}
+
+/** Days a mix is expected to keep: its worst water, its worst medium, and how warm it stands. Frost: none at all. */
+export function keepsDays({ thinners, mediums, shelfC }: KeptMix): number {
+  if (shelfC <= 0) return 0
+  const water = Math.min(DRY_DAYS, ...thinners.map((t) => (t ? THINNER_FACTS[t].keepsDays : 30)))
+  const medium = Math.min(1, ...mediums.map((m) => BY_MEDIUM[m] ?? 1))
+  const warmth = Math.min(1, 2 ** ((USUAL_C - shelfC) / HALVED_BY_C))
+  return Math.max(1, Math.round(water * medium * warmth))
+}

@@ -1,0 +1,49 @@
+import { FikaError } from '../errors'
+import { formatMl } from '../quantity/format'
+import { weighIn, type WeighInInput } from './weighIn'
+
+/** What a weight says of a bottle, before anything is booked. */
+export interface Difference {
+  readonly kind: 'as booked' | 'evaporation' | 'unexplained' | 'gain' | 'unreadable'
+  readonly bookedUl: number
+  readonly measuredUl: number | null
+  readonly evaporatedUl: number
+  readonly lostUl: number
+  readonly gainedUl: number
+  readonly sentence: string
+}
+
+/** What a kitchen scale cannot tell apart, mg: nearer than this to the books is as booked. */
+const UNTOLD_MG = 200
+
+const sum = (list: readonly { ul: number }[]) => list.reduce((s, p) => s + p.ul, 0)
+
+/**
+ * Explains a weight in a stocktake. A loss is evaporated water first; what water cannot explain must be named by the
+ * maker (`named`) before it can be booked; too much is a measuring gain. What the scale cannot tell is no difference.
+ */
+export function explain(input: WeighInInput): Difference {
+  const bookedUl = sum(input.content)
+  const none = { bookedUl, measuredUl: null, evaporatedUl: 0, lostUl: 0, gainedUl: 0 }
+  const bookedMg = input.tareMg + input.content.reduce((s, p) => s + p.ul * p.densityGPerMl, 0)
+  const asBooked = { ...none, kind: 'as booked', measuredUl: bookedUl, sentence: 'As booked.' } as const
+  if (bookedUl > 0 && Math.abs(input.grossMg - bookedMg) <= UNTOLD_MG) return asBooked
+  let found
+  try {
+    found = weighIn({ ...input, named: input.named ?? 'residue' })
+  } catch (error) {
+    if (error instanceof FikaError) return { ...none, kind: 'unreadable', sentence: error.message }
+    throw error
+  }
+  const [evaporatedUl, lostUl, gainedUl] = [sum(found.evaporated), sum(found.lost), sum(found.gained)]
+  const all = { bookedUl, measuredUl: found.measuredUl, evaporatedUl, lostUl, gainedUl }
+  if (gainedUl > 0) return { ...all, kind: 'gain', sentence: `${formatMl(gainedUl)} more than booked: a measuring gain, split over what is in it.` } // prettier-ignore
+  if (lostUl > 0) {
+    const water = evaporatedUl > 0 ? `${formatMl(evaporatedUl)} of water can have evaporated; ` : ''
+    return input.named
+      ? { ...all, kind: 'evaporation', sentence: `${water}${formatMl(lostUl)} ${input.named === 'spilled' ? 'spilled' : 'stuck to the walls'}.` } // prettier-ignore
+      : { ...all, kind: 'unexplained', sentence: `${water}${formatMl(lostUl)} cannot have. Say whether it was spilled or stuck to the walls.` } // prettier-ignore
+  }
+  if (evaporatedUl > 0) return { ...all, kind: 'evaporation', sentence: `${formatMl(evaporatedUl)} of water evaporated.` } // prettier-ignore
+  return asBooked
+}

@@ -1,0 +1,40 @@
+import { undiluted } from '../consistency/reference'
+import { aimOf } from '../consistency/waterAdvice'
+import { wantedBand } from '../consistency/wanted'
+import type { Role } from '../paint/properties'
+
+/** Where no curve is known, water thins about so quickly: b of ln t = a − b w. From memory; a start value. */
+const USUAL_B = 12
+/** This much past the band is worth drops. House start value. */
+const PAST_BAND = 1.1
+
+export interface Read {
+  readonly ul: number
+  readonly role: string
+  /** What it is thinned for; null: anything. */
+  readonly technique: string | null
+  readonly levelTimeS: number | null
+  readonly w: number
+  /** Water on its curve when it was read. */
+  readonly readW: number | null
+  readonly curveB: number | null
+}
+
+export interface SinceRead {
+  /** Its level time as it is now by the water it lost or was given, s; null where it was never read. */
+  readonly expectedS: number | null
+  /** What it should be for its technique and role, s; null where it has none. */
+  readonly wantedS: readonly [number, number] | null
+  /** Water that brings it there, µl; 0 where it is thin enough. */
+  readonly thinUl: number
+}
+
+/** What a bottle has become since it was read, and the water that brings it to what it is meant for. */
+export function sinceRead({ ul, role, technique, levelTimeS, w, readW, curveB }: Read): SinceRead {
+  const wantedS = technique === null ? null : wantedBand(technique, 'as usual', role as Role)
+  if (levelTimeS === null || readW === null) return { expectedS: null, wantedS, thinUl: 0 }
+  const b = curveB ?? USUAL_B
+  const expectedS = levelTimeS * Math.exp(b * (readW - w))
+  if (!wantedS || expectedS <= PAST_BAND * wantedS[1]) return { expectedS, wantedS, thinUl: 0 }
+  return { expectedS, wantedS, thinUl: Math.round((Math.log(expectedS / aimOf(wantedS)) / b) * undiluted(w, ul)) }
+}

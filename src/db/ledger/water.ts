@@ -1,0 +1,58 @@
+import { Invalid } from '@/core/errors'
+import { wAfter } from '@/core/consistency/reference'
+import { contentUl } from '@/core/vessel/content'
+import type { Tx } from '../withStudio'
+import { book, type Booked } from './book'
+import { refreshKeep } from './keep'
+import { openContainers, supplyLines } from './lots'
+
+export interface WaterBottle {
+  readonly requestId: string
+  readonly vesselId: string
+  /** The kind of water, a material. */
+  readonly waterId: string
+  readonly ul: number
+  readonly note?: string
+  readonly at?: Date | undefined
+}
+
+/** Thins a bottle with water: drops at the table, or what evaporated. @throws OverCapacity, NotFound, Invalid */
+export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
+  if (!(w.ul > 0)) throw new Invalid('Type how much water went in, like 6 drops.', 'amount')
+  const [water] = await tx.q<{ kind: string }>('select kind from material where studio_id = $1 and id = $2', [tx.studioId, w.waterId]) // prettier-ignore
+  if (water?.kind !== 'water') throw new Invalid('Choose which water went in.', 'waterId')
+  const containers = await openContainers(tx, [w.waterId])
+  let beforeUl = 0
+  const booked = await book(tx, {
+    kind: 'water',
+    requestId: w.requestId,
+    payload: { vesselId: w.vesselId, waterId: w.waterId, ul: w.ul },
+    vessels: [...[...containers.values()].flat(), w.vesselId],
+    note: w.note ?? '',
+    at: w.at,
+    decide(held) {
+      beforeUl = contentUl(held(w.vesselId).content)
+      if (beforeUl === 0) throw new Invalid(`${held(w.vesselId).label} is empty. Mix into it first.`)
+      return supplyLines(tx, [{ materialId: w.waterId, ul: w.ul }], w.vesselId, containers, held, true)
+    },
+  })
+  if (!booked.replayed) {
+    await moveWater(tx, w.vesselId, beforeUl, w.ul, w.at)
+    await refreshKeep(tx, [w.vesselId])
+  }
+  return booked
+}
+
+/**
+ * Keeps count of the water in a bottle: on its curve, and what is lost until it is watered again.
+ * @param beforeUl what it held before
+ * @param ul water that went in; below zero: evaporated
+ */
+export async function moveWater(tx: Tx, vesselId: string, beforeUl: number, ul: number, at?: Date): Promise<void> {
+  const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId]) // prettier-ignore
+  await tx.q(
+    `update bottle set w = $3, evaporated_ul = greatest(0, evaporated_ul - $4),
+       moved_at = case when $4 > 0 then coalesce($5, now()) else moved_at end where studio_id = $1 and vessel_id = $2`,
+    [tx.studioId, vesselId, wAfter(row?.w ?? 0, beforeUl, ul), ul, at ?? null],
+  )
+}

@@ -1,0 +1,72 @@
+'use client'
+
+import { besideReference, undiluted } from '@/core/consistency/reference'
+import { formatDrops } from '@/core/quantity/format'
+import { DROP_UL } from '@/core/quantity/units'
+import { Chip } from '@/ui/Drawdown'
+import { Mound } from '@/ui/Mound'
+import { Notice } from '@/ui/Notice'
+import { useSend } from '@/ui/useSend'
+import { correctAction, referenceAction } from './actions'
+import type { DeskBottle } from './queries'
+
+/** Drops a maker adds by eye at the table. */
+const SIX = 6
+
+/** All bottles of a palette beside the reference: who is thicker, and how many drops each needs to agree. */
+export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles: readonly DeskBottle[]; waterId: string | undefined; chosen: string; onChoose: (id: string) => void }) {
+  const { send, pending, refusal } = useSend<null>()
+  const compared = (b: DeskBottle) => ({ id: b.id, belief: b.belief, w: b.w, undilutedUl: undiluted(b.w, b.ul) })
+  const reference = bottles.find((b) => b.isReference)
+  const beside = reference ? new Map(besideReference(compared(reference), bottles.map(compared)).map((x) => [x.id, x])) : undefined
+  const likeS = reference ? beside!.get(reference.id)!.levelTimeS : undefined
+  return (
+    <>
+      <ol className="strip">
+        {bottles.map((b) => {
+          const x = beside?.get(b.id)
+          const seconds = x?.levelTimeS ?? Math.exp(b.belief.a - b.belief.b * b.w)
+          const drops = x ? Math.round(x.waterUl / DROP_UL) : 0
+          return (
+            <li key={b.id} data-chosen={b.id === chosen ? '' : undefined} data-testid="strip">
+              <button type="button" className="strip-name" onClick={() => onChoose(b.id)}>
+                <Chip hex={b.hex} sheen={b.sheen} size={34} />
+                <b>{b.label}</b>
+              </button>
+              <Mound levelTimeS={seconds} width={112} label={`${b.label}: about ${seconds.toFixed(1)} s`} />
+              <span>
+                {seconds.toFixed(1)} s{b.points.length ? '' : ', expected'}
+              </span>
+              <span className="strip-say">{b.isReference ? 'the reference' : !x ? '' : x.verdict === 'alike' ? 'agrees' : x.verdict === 'thinner' ? 'thinner' : `thicker: ${drops} drops`}</span>
+              {b.isReference ? (
+                <button type="button" className="plain" onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: false }))}>
+                  Not the reference
+                </button>
+              ) : reference ? (
+                <span className="strip-do">
+                  {[...new Set([SIX, drops])].filter((n) => n > 0).map((n) => (
+                    <button
+                      key={n}
+                      type="button"
+                      className="go second"
+                      disabled={pending || !waterId}
+                      onClick={() => send((requestId) => correctAction({ requestId, vesselId: b.id, waterId, ul: n * DROP_UL, likeS }), undefined, `${formatDrops(n * DROP_UL)} into ${b.label}, taken to agree now`)}
+                    >
+                      +{n}
+                    </button>
+                  ))}
+                </span>
+              ) : (
+                <button type="button" className="plain" onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: true }))}>
+                  Make it the reference
+                </button>
+              )}
+            </li>
+          )
+        })}
+      </ol>
+      {reference ? <p className="muted">A tap books the drops, and takes the bottle to agree with {reference.label} from now on: its curve learns from it. Two whites of different thickness are normal; leave out what has another role.</p> : <p className="muted">Make one bottle the measure, and the others are brought to it.</p>}
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+    </>
+  )
+} // prettier-ignore

@@ -1,0 +1,188 @@
+'use client'
+
+import Link from 'next/link'
+import { useEffect, useState } from 'react'
+import { guideState, standing, type GuideEvent } from '@/core/mix/guide'
+import { formatFlOz, formatMl } from '@/core/quantity/format'
+import type { UnitSystem } from '@/core/quantity/parse'
+import type { Band } from '@/core/consistency/levelTime'
+import { Cup } from '@/ui/Cup'
+import { Notice } from '@/ui/Notice'
+import { BenchProviders } from '@/ui/Providers'
+import { useHandKeys } from '@/ui/useHandKeys'
+import { useScale } from '@/ui/useScale'
+import { JudgeStep } from './JudgeStep'
+import { LabelStep } from './LabelStep'
+import { OvershootStep } from './OvershootStep'
+import { PourStep } from './PourStep'
+import { ScaleLine } from './ScaleLine'
+import { KeyPlace, StepKey } from './StepKey'
+import { pouringOf } from './pouring'
+import type { StepProps } from './stepProps'
+import { useMixing } from './useMixing'
+import { useTone } from './useTone'
+import type { GuidedMixing } from './write'
+
+const PLACES = [
+  ['prepare', 'Shake, strain'],
+  ['cup', 'Cup'],
+  ['pour', 'Pour'],
+  ['stir', 'Stir'],
+  ['judge', 'Water, judge'],
+  ['label', 'Label, rest'],
+] as const
+
+/** A mix step by step, full screen: one huge number, one filling cup, one key. */
+export function GuideScreen({ start, bands, units }: { start: GuidedMixing; bands: readonly Band[]; units: UnitSystem }) {
+  const guide = useMixing(start)
+  const scale = useScale()
+  const { plan } = guide.mixing
+  const state = guideState(plan, guide.events as readonly GuideEvent[])
+  const [sound, setSound] = useState(false)
+  const [place, setPlace] = useState<HTMLElement | null>(null)
+  const send = (event: GuideEvent) => void guide.send(event, event.kind === 'reading' || event.kind === 'undo')
+  const undo = state.canUndo ? () => send({ kind: 'undo' }) : undefined
+  useHandKeys({ undo })
+  const pouring = pouringOf(plan, state, scale.grams)
+  useTone(sound, pouring && scale.here ? pouring.leftUl / pouring.targetUl : null)
+  useAwake()
+  if (guide.mixing.ended) return <Ended vesselId={guide.mixing.vesselId} />
+
+  const here = state.step === 'overshoot' ? 'pour' : state.step
+  const layers = plan.lines.map((l, i) => ({
+    id: l.id,
+    label: l.name,
+    hex: l.hex ?? (l.kind === 'water' ? '#cfd3d3' : '#e9e9e4'),
+    ul: i === state.line && pouring ? Math.max(0, pouring.inUl) : (state.pouredUl[i] ?? 0),
+  }))
+  const shown = layers.filter((l) => l.ul > 0)
+  if (state.wateredUl > 0) shown.push({ id: 'water', label: 'water', hex: '#cfd3d3', ul: state.wateredUl })
+  const totalUl = shown.reduce((s, l) => s + l.ul, 0)
+  const wholeUl = state.targetsUl.reduce((a, b) => a + b, 0)
+  const step = { plan, state, scale, send, units, bands, sending: guide.sending, say: guide.setTrouble }
+  return (
+    <BenchProviders>
+      <KeyPlace value={{ place, busy: guide.sending }}>
+      <div className="guide frame-dark" data-step={state.step}>
+        <header className="guide-head">
+          <h1>{plan.label || 'A mix'}</h1>
+          <ol className="guide-places" aria-label="Steps">
+            {PLACES.map(([key, name]) => (
+              <li key={key} aria-current={key === here ? 'step' : undefined}>
+                {key === 'pour' && here === 'pour' ? `${name} ${Math.min(plan.lines.length, Math.max(1, state.line + 1))} of ${plan.lines.length}` : name}
+              </li>
+            ))}
+          </ol>
+          <button type="button" className="go second" aria-pressed={sound} onClick={() => setSound(!sound)}>
+            Tone {sound ? 'on' : 'off'}
+          </button>
+          <Link className="go second" href="/bench">
+            Leave
+          </Link>
+        </header>
+        <div className="guide-body">
+          <section className="guide-main" aria-live="polite">
+            {guide.trouble ? <Notice kind="warning">{guide.trouble}</Notice> : null}
+            {state.step === 'prepare' ? <Plain {...step} title="First" list={plan.prepare} otherwise="Nothing to shake. Go on." label="Done" /> : null}
+            {state.step === 'cup' ? <CupStep {...step} /> : null}
+            {state.step === 'pour' ? <PourStep {...step} /> : null}
+            {state.step === 'overshoot' ? <OvershootStep {...step} /> : null}
+            {state.step === 'stir' ? (
+              <Plain {...step} title="Stir" list={['Slowly, no bubbles. Scrape the sides and the floor, stir again.', ...plan.steps]} label="Stirred" />
+            ) : null}
+            {state.step === 'judge' ? <JudgeStep {...step} /> : null}
+            {state.step === 'label' ? <LabelStep {...step} mixingId={start.id} /> : null}
+          </section>
+          <aside className="guide-cup">
+            <Cup layers={shown} fullUl={Math.max(plan.cupUl ?? 0, wholeUl * 1.12, totalUl, 1)} markUl={wholeUl} dark height={380} />
+            <div className="guide-total" data-testid="guide-total" data-ul={Math.round(state.totalUl)}>
+              {formatMl(totalUl)} <small>{formatFlOz(totalUl)}</small>
+            </div>
+            <ScaleLine scale={scale} wanted={pouring ? pouring.leftG : undefined} />
+          </aside>
+        </div>
+        <footer className="guide-foot">
+          <button type="button" className="guide-key" onClick={undo} disabled={!undo}>
+            Undo <kbd>Z</kbd>
+            <small>{undo ? lastOf(guide.events as readonly GuideEvent[]) : ''}</small>
+          </button>
+          <span ref={setPlace} className="guide-place" />
+        </footer>
+      </div>
+      </KeyPlace>
+    </BenchProviders>
+  )
+} // prettier-ignore
+
+const SAID: Readonly<Record<string, string>> = {
+  next: 'the last step', tare: 'the tare', pour: 'the last pour', follow: 'keeping the ratio', keep: 'leaving it', water: 'the last water', reading: 'the last time', good: 'it is good',
+} // prettier-ignore
+const lastOf = (events: readonly GuideEvent[]) => SAID[standing(events).at(-1)?.kind ?? ''] ?? ''
+
+function Plain({ send, title, list, otherwise, label }: StepProps & { title: string; list: readonly string[]; otherwise?: string; label: string }) {
+  return (
+    <>
+      <StepKey label={label} next={() => send({ kind: 'next' })} />
+      <h2 className="guide-title">{title}</h2>
+      {list.length ? (
+        <ul className="guide-list">
+          {list.map((l) => (
+            <li key={l}>{l}</li>
+          ))}
+        </ul>
+      ) : (
+        <p className="guide-say">{otherwise}</p>
+      )}
+    </>
+  )
+} // prettier-ignore
+
+function CupStep({ send, scale, plan, say }: StepProps) {
+  const next = () => {
+    if (!scale.here) return send({ kind: 'next' })
+    if (scale.settledG === null) return say('The scale is still moving. Hands off, then tap again.')
+    send({ kind: 'tare', grams: scale.settledG })
+  }
+  const sum = plan.lines.reduce((s, l) => s + l.plannedUl, 0)
+  return (
+    <>
+      <StepKey label={scale.here ? 'Tare' : 'No scale: by volume'} next={next} />
+      <h2 className="guide-title">Set the empty cup on the scale</h2>
+      <p className="guide-say">
+        {formatMl(sum)} will go in{plan.cupUl ? `; the cup holds ${formatMl(plan.cupUl)}` : ''}. Set the scale to grams: one that shows fl oz takes everything for water.
+      </p>
+      {plan.cupUl !== null && sum > plan.cupUl ? <Notice kind="warning">The cup is too small for this. Take a larger one, or go back and mix less.</Notice> : null}
+      {!scale.here ? <p className="guide-say">{scale.why}</p> : null}
+    </>
+  )
+} // prettier-ignore
+
+function Ended({ vesselId }: { vesselId: string | null }) {
+  return (
+    <div className="guide frame-dark">
+      <div className="guide-main" style={{ padding: 60 }}>
+        <h2 className="guide-title">This mix is finished</h2>
+        <p className="guide-say">
+          <Link href={vesselId ? `/rack/${vesselId}` : '/rack'}>{vesselId ? 'To its bottle' : 'To the rack'}</Link>
+        </p>
+      </div>
+    </div>
+  )
+}
+
+/** Keeps the screen on while a mix is under way, where the browser can. */
+function useAwake(): void {
+  useEffect(() => {
+    let lock: { release: () => Promise<void> } | undefined
+    const take = () => {
+      const wake = (navigator as { wakeLock?: { request: (type: 'screen') => Promise<{ release: () => Promise<void> }> } }).wakeLock // prettier-ignore
+      if (document.visibilityState === 'visible') wake?.request('screen').then((l) => (lock = l), () => undefined) // prettier-ignore
+    }
+    take()
+    document.addEventListener('visibilitychange', take)
+    return () => {
+      document.removeEventListener('visibilitychange', take)
+      void lock?.release()
+    }
+  }, [])
+}

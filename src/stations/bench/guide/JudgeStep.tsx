@@ -1,0 +1,158 @@
+'use client'
+
+import { Input } from 'antd'
+import { useState } from 'react'
+import { learn } from '@/core/consistency/dilution'
+import { timed } from '@/core/consistency/levelTime'
+import { adviseWater } from '@/core/consistency/waterAdvice'
+import { additionOf } from '@/core/device/settle'
+import { judgeWater } from '@/core/mix/waterLimit'
+import { formatDrops, formatMl } from '@/core/quantity/format'
+import { parsePouredUl } from '@/core/quantity/parse'
+import { DROP_UL } from '@/core/quantity/units'
+import { attemptOr } from '@/ui/useAttempt'
+import { useStopwatch } from '@/ui/useStopwatch'
+import { adviceSentence, adviceSteps } from '../consistency/Advice'
+import { BandScale } from '../consistency/BandScale'
+import type { StepProps } from './stepProps'
+import { StepKey } from './StepKey'
+import { amountsOf } from './pouring'
+
+/** More drops than this nobody counts. */
+const MOST_DROPS = 60
+/** Tries that are taken by themselves before the middle is used. */
+const TRIES = 3
+
+/** Time the mound, hear how much water, add it, time it again; until it is as wanted. */
+export function JudgeStep(props: StepProps) {
+  const { plan, state, bands } = props
+  const last = state.readings.at(-1)
+  const read = last && last.atUl === state.wateredUl ? last : undefined
+  return (
+    <>
+      <BandScale bands={bands} wantedS={plan.bandS} nowS={last?.levelTimeS ?? null} />
+      {read ? <WaterPart {...props} /> : <WatchPart {...props} />}
+    </>
+  )
+}
+
+function WatchPart({ plan, send, state }: StepProps) {
+  const [tries, setTries] = useState<number[]>([])
+  const note = (list: number[]) => {
+    const { levelTimeS, sigma } = timed(list)
+    send({ kind: 'reading', levelTimeS, sigma, tries: list, how: 'stopwatch' })
+    setTries([])
+  }
+  const watch = useStopwatch((seconds) => {
+    const list = [...tries, Math.round(seconds * 100) / 100]
+    if (list.length >= TRIES) note(list)
+    else setTries(list)
+  })
+  return (
+    <>
+      <StepKey label={watch.running ? 'The mound is gone' : 'The ribbon stops'} next={watch.press} always />
+      <h2 className="guide-title">
+        Time the mound, try {Math.min(TRIES, tries.length + 1)} of {TRIES}
+      </h2>
+      <div className="guide-number guide-number-mid" data-testid="watch">
+        {watch.seconds.toFixed(1)}
+        <span> s</span>
+      </div>
+      <p className="guide-under">
+        {watch.running ? 'press when the mound is gone' : 'press when the ribbon stops falling'} · wanted {plan.bandS[0]}–{plan.bandS[1]} s
+      </p>
+      <p className="guide-say">
+        {tries.length ? `So far ${tries.map((t) => `${t.toFixed(2)} s`).join(', ')}. ` : ''}
+        {tries.length ? (
+          <button type="button" className="plain" onClick={() => note(tries)}>
+            That is enough
+          </button>
+        ) : null}{' '}
+        <button type="button" className="plain" onClick={() => send({ kind: 'good' })}>
+          {state.readings.length ? 'It is good, go on' : 'By eye: it is good, go on'}
+        </button>
+      </p>
+    </>
+  )
+} // prettier-ignore
+
+function WaterPart({ plan, state, scale, send, units, say }: StepProps) {
+  const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
+  const points = state.readings.map((r) => ({ w: r.atUl / undilutedUl, lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
+  const belief = learn(plan.belief, [{ points, tau: 0 }])
+  const water = judgeWater(amountsOf(plan, state), { school: plan.school })
+  const advice = adviseWater({ belief, w: state.wateredUl / undilutedUl, undilutedUl, bandS: plan.bandS, roomUl: plan.water ? water.roomUl : 0 })
+  const last = state.readings.at(-1)!
+  const good = last.levelTimeS >= plan.bandS[0] && last.levelTimeS <= plan.bandS[1]
+  const [typed, setTyped] = useState('')
+  const onScale = state.baselineG === null ? undefined : additionOf(scale.settledG ?? undefined, scale.resolutionG, state.baselineG)
+  const weighedUl = plan.water && onScale ? Math.round((1000 * onScale) / plan.water.densityGPerMl) : 0
+  const suggestedUl = weighedUl || advice.stepsUl[0] || advice.waterUl
+  const add = () =>
+    attemptOr(say, () => {
+    const ul = typed.trim() ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
+    if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
+    if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
+    setTyped('')
+    send({ kind: 'water', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) })
+    })
+  const done = !typed.trim() && (suggestedUl <= 0 || (good && !weighedUl))
+  const label = done ? 'It is good' : typed.trim() ? 'Added what was typed' : `Added ${formatDrops(suggestedUl)}`
+  return (
+    <>
+      <StepKey label={label} next={() => (done ? send({ kind: 'good' }) : add())} />
+      <h2 className="guide-title" data-testid="reading">
+        {last.levelTimeS.toFixed(2)} s <small>{last.tries.length > 1 ? `middle of ${last.tries.length}, ${Math.min(...last.tries).toFixed(2)} to ${Math.max(...last.tries).toFixed(2)}` : 'one try'}</small>
+      </h2>
+      {good ? (
+        <p className="guide-say guide-loud">It is as wanted: {plan.bandS[0]}–{plan.bandS[1]} s.</p>
+      ) : (
+        <>
+          <Amount suggestedUl={suggestedUl} mediumUl={advice.mediumUl} weighed={weighedUl > 0} />
+          <p className="guide-say">{adviceSentence(advice)} {adviceSteps(advice)}</p>
+        </>
+      )}
+      <p className="muted">
+        {water.sentence} {formatMl(state.wateredUl)} of water so far.
+      </p>
+      <div className="guide-type">
+        <label>
+          <span>Or type the water</span>
+          <Input size="large" value={typed} aria-label="Water that went in" placeholder="6 drops, 0.4 ml" onChange={(e) => setTyped(e.target.value)} onPressEnter={(e) => {
+              add()
+              // The one key is the hand's again.
+              e.currentTarget.blur()
+            }} />
+        </label>
+        {good ? null : (
+          <button type="button" className="go second" onClick={() => send({ kind: 'good' })}>
+            Leave it so, go on
+          </button>
+        )}
+        {good && plan.water ? (
+          <button type="button" className="go second" onClick={add} disabled={!typed.trim()}>
+            Add it all the same
+          </button>
+        ) : null}
+      </div>
+    </>
+  )
+} // prettier-ignore
+
+/** What goes in now: drops while one counts them, else ml. */
+function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediumUl: number; weighed: boolean }) {
+  const counted = suggestedUl > 0 && suggestedUl <= MOST_DROPS * DROP_UL
+  const [number, unit] = (counted ? formatDrops(suggestedUl) : formatMl(suggestedUl || mediumUl)).split('\u00a0')
+  const beside = counted ? formatMl(suggestedUl) : formatDrops(suggestedUl)
+  return (
+    <>
+      <div className="guide-number guide-number-mid" data-testid="advice" data-ul={suggestedUl}>
+        {number}
+        <span> {unit}</span>
+      </div>
+      <p className="guide-under">
+        {suggestedUl > 0 ? `${weighed ? 'by the scale' : 'of water'} · ${beside}` : 'of medium'}
+      </p>
+    </>
+  )
+}

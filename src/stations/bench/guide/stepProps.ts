@@ -1,0 +1,17 @@
+import type { Band } from '@/core/consistency/levelTime'
+import type { guideState, GuideEvent } from '@/core/mix/guide'
+import type { UnitSystem } from '@/core/quantity/parse'
+import type { useScale } from '@/ui/useScale'
+import type { KeptPlan } from './plan'
+
+/** What every step of a guided mix is given. */
+export interface StepProps {
+  readonly plan: KeptPlan
+  readonly state: ReturnType<typeof guideState>
+  readonly scale: ReturnType<typeof useScale>
+  readonly send: (event: GuideEvent) => void
+  readonly units: UnitSystem
+  readonly bands: readonly Band[]
+  readonly sending: boolean
+  readonly say: (trouble: string | undefined) => void
+}

@@ -1,0 +1,46 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import type { Answer } from '@/core/answer'
+import { checkBands } from '@/core/consistency/levelTime'
+import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveShelf } from '@/db/houseRules'
+import { refreshKeep } from '@/db/ledger'
+import { putRecipeAway, saveRecipe } from '@/db/recipes'
+import { change } from '@/session/change'
+import { idSchema } from '@/session/idSchema'
+import { perform } from '@/session/perform'
+import { object } from 'yup'
+import { bandsSchema, bodyRatioSchema, paintRatioSchema, saveRecipeSchema, schoolSchema, shelfSchema } from './schema'
+
+/** Saves a recipe, or the next version of it. */
+export async function saveRecipeAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {
+  const result = await perform(saveRecipeSchema, input, async (tx, r) => ({
+    id: r.id,
+    version: await saveRecipe(tx, r),
+  }))
+  if (result.ok) revalidatePath('/bench', 'layout')
+  return result
+}
+export const putRecipeAwayAction = async (input: unknown) =>
+  change('/bench', object({ id: idSchema }), input, (tx, { id }) => putRecipeAway(tx, id))
+export const bodyRatioAction = async (input: unknown) =>
+  change('/bench', bodyRatioSchema, input, (tx, { body, ratio }) => saveRatioOfBody(tx, body, ratio))
+export const paintRatioAction = async (input: unknown) =>
+  change('/bench', paintRatioSchema, input, (tx, { paintId, ratio }) => saveRatioOfPaint(tx, paintId, ratio))
+export const schoolAction = async (input: unknown) =>
+  change('/bench', schoolSchema, input, (tx, { key, school }) => saveSchool(tx, key, school))
+export const bandsAction = async (input: unknown) =>
+  change('/', bandsSchema, input, (tx, { bands }) => saveBands(tx, bands && checkBands(bands)))
+
+/** How warm the rack stands; what keeps is worked out anew for all that is on it. */
+export const shelfAction = async (input: unknown) =>
+  change('/', shelfSchema, input, async (tx, { shelfC }) => {
+    await saveShelf(tx, shelfC)
+    const rows = await tx.q<{ id: string }>(
+      `select b.vessel_id as id from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
+       where b.studio_id = $1 and b.emptied_at is null and v.kind = 'bottle'`,
+      [tx.studioId],
+    )
+    await refreshKeep(tx, rows.map((r) => r.id)) // prettier-ignore
+    tx.touched.add('rack')
+  })

@@ -1,0 +1,40 @@
+'use server'
+
+import { revalidatePath } from 'next/cache'
+import type { Answer } from '@/core/answer'
+import { archiveFormula, measureFormula, saveFormula } from '@/db/formulas'
+import { change } from '@/session/change'
+import { perform } from '@/session/perform'
+import { saveBatchSchema } from './batch/schema'
+import { saveBatch } from './batch/write'
+import { archiveFormulaSchema, measureSchema, saveFormulaSchema } from './schema'
+
+/** Keeps a named colour, or another version of one. */
+export async function saveFormulaAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {
+  const result = await perform(saveFormulaSchema, input, async (tx, f) => ({
+    id: f.id,
+    version: await saveFormula(tx, { ...f, standsInFor: f.standsInFor ?? null }),
+  }))
+  if (result.ok) revalidatePath('/formulas', 'layout')
+  return result
+}
+
+/** Keeps what a version looks like painted out, wet and dry. */
+export async function measureFormulaAction(input: unknown): Promise<Answer<null>> {
+  return change('/', measureSchema, input, (tx, m) => measureFormula(tx, { ...m, mediumKind: m.mediumKind ?? null }))
+}
+
+/** Puts a named colour away, or takes it back. */
+export async function archiveFormulaAction(input: unknown): Promise<Answer<null>> {
+  return change('/formulas', archiveFormulaSchema, input, (tx, a) => archiveFormula(tx, a.id, a.archived))
+}
+
+/** Keeps a large batch as it stands. */
+export async function saveBatchAction(input: unknown): Promise<Answer<{ id: string; revision: number }>> {
+  const result = await perform(saveBatchSchema, input, async (tx, b) => ({
+    id: b.id,
+    revision: await saveBatch(tx, b),
+  }))
+  if (result.ok) revalidatePath('/formulas/batch', 'layout')
+  return result
+}

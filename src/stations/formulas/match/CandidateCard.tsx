@@ -1,0 +1,75 @@
+import Link from 'next/link'
+import { differenceInWords } from '@/core/colour/deltaE00'
+import type { Candidate } from '@/core/colour/match/rank'
+import { mixReflectance } from '@/core/colour/kubelkaMunk'
+import { metamerismIndex } from '@/core/colour/metamerism'
+import { mixToHex } from '@/core/colour/mixColour'
+import { sureOf } from '@/core/colour/predict'
+import { formatMoney } from '@/core/quantity/money'
+import type { Material } from '@/db/catalogue'
+import { Chip } from '@/ui/Drawdown'
+import { SplitDisc } from '@/ui/SplitDisc'
+import { hidingWords } from '../desk/MixPicture'
+import { formulaPaint, sureWords } from '../formulaPaint'
+import type { Target } from '../target/target'
+
+/** From this shift in lamp light on a match is said to change with the light. Common practice, no published source. */
+const SHIFTS = 1.5
+
+/** One way to the colour: against the target, its parts, and what speaks for and against it. */
+export function CandidateCard({
+  candidate: c,
+  pool,
+  target,
+  volumeUl,
+  currency,
+}: {
+  candidate: Candidate
+  pool: readonly Material[]
+  target: Target
+  volumeUl: number | undefined
+  currency: string
+}) {
+  const paints = c.set.map((i) => pool[i]!)
+  const own = paints.map(formulaPaint)
+  const optics = own.map((p) => p.optics)
+  const hex = mixToHex(optics, c.parts)!
+  const sure = sureWords(sureOf(own, c.parts), paints.map((p) => p.name))
+  const spectrum = mixReflectance(optics, c.parts)
+  const lamp = target.reflectance ? metamerismIndex(target.reflectance, spectrum, 'A') : 0
+  const query = `paints=${paints.map((p) => p.id).join(',')}&parts=${c.parts.join(',')}`
+  return (
+    <li className="candidate">
+      <div className="neutral candidate-disc">
+        <SplitDisc left={target.hex} right={hex} labels={[target.label, 'this mix']} size={118} />
+      </div>
+      <div>
+        <p className="candidate-head">
+          <b>{differenceInWords(c.deltaE)}</b> <span className="muted">ΔE00 {c.deltaE.toFixed(1)}, {sure.how}</span>
+        </p>
+        <ul className="candidate-parts">
+          {paints.map((p, i) => (
+            <li key={p.id} className="chipline">
+              <b className="num">{c.parts[i]}</b>
+              <Chip hex={p.hex} sheen={p.sheen!} size={24} />
+              {p.name}
+            </li>
+          ))}
+        </ul>
+        <p className="muted candidate-facts">
+          {hidingWords(c.contrastRatio)} · {c.perMl === null ? 'a price is missing' : `${formatMoney(c.perMl, currency, 3)} a ml`} ·{' '}
+          {c.pigments.length ? `${c.pigments.length} ${c.pigments.length === 1 ? 'pigment' : 'pigments'}` : 'pigments not named'} · {c.sheen}
+          {lamp > SHIFTS ? <b> · in lamp light it differs by ΔE00 {lamp.toFixed(1)} more</b> : null}
+        </p>
+      </div>
+      <div className="candidate-go">
+        <Link className="go" href={`/bench?${query}${volumeUl ? `&ul=${volumeUl}` : ''}`} prefetch={false}>
+          To the bench
+        </Link>
+        <Link className="go second" href={`/formulas/new?${query}&target=${target.hex.slice(1)}`} prefetch={false}>
+          Open
+        </Link>
+      </div>
+    </li>
+  )
+} // prettier-ignore

@@ -1,0 +1,299 @@
+'use client'
+
+import { Button, Input, Progress, Segmented, Select } from 'antd'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { startTransition, useMemo, useRef, useState } from 'react'
+import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
+import { showOnScreen } from '@/core/colour/gamut'
+import { hexToLab } from '@/core/colour/lab'
+import type { Mend, Mended } from '@/core/colour/match/mend'
+import { sureOf } from '@/core/colour/predict'
+import { mixToHex } from '@/core/colour/mixColour'
+import { opticsOf, packOptics } from '@/core/colour/packOptics'
+import { dryOf, wetDryShift } from '@/core/colour/wetDry'
+import { formatMl } from '@/core/quantity/format'
+import { DROP_UL } from '@/core/quantity/units'
+import type { UnitSystem } from '@/core/quantity/parse'
+import type { Material } from '@/db/catalogue'
+import type { WetDryRow } from '@/db/formulas'
+import { Chip } from '@/ui/Drawdown'
+import { EmptyState, Notice } from '@/ui/Notice'
+import { readVolume } from '@/ui/QuantityInput'
+import { SplitDisc } from '@/ui/SplitDisc'
+import { inUnit, viewOf, type Row, type Unit } from '../desk/deskDraft'
+import { PartsTable } from '../desk/PartsTable'
+import { formulaPaint, mixesLikePigment, sureWords } from '../formulaPaint'
+import { spectrumOfTarget, type Coloured, type Target } from '../target/target'
+import { pairsOf } from '../shown'
+import { TargetPicker } from '../target/TargetPicker'
+import { useSearch } from '../useSearch'
+
+/** ΔE00 that counts as there, as makers say it. */
+const TOLERANCES = [
+  { value: 1, label: 'nobody can tell' },
+  { value: 2, label: 'only side by side' },
+  { value: 4, label: 'about right' },
+]
+
+export interface MendStart {
+  readonly bottleId: string | null
+  readonly rows: readonly Row[]
+  /** Medium and water in the cup besides its paints, µl. */
+  readonly besidesUl: number
+  readonly roomUl: number | null
+}
+
+interface Asked {
+  readonly target: Target
+  readonly pool: readonly Material[]
+  readonly cupHex: string
+}
+
+/** A cup that came out wrong: what is in it, what it looks like, what it should be, and what to add. */
+export function MendDesk({
+  paints,
+  studio,
+  bottles,
+  start,
+  wetDry,
+  units,
+}: {
+  paints: readonly Material[]
+  studio: readonly Coloured[]
+  bottles: readonly { id: string; label: string }[]
+  start: MendStart
+  wetDry: readonly WetDryRow[]
+  units: UnitSystem
+}) {
+  const router = useRouter()
+  const [rows, setRows] = useState<readonly Row[]>(start.rows)
+  const [unit, setUnit] = useState<Unit>('ml')
+  const [seen, setSeen] = useState<Target>()
+  const [wet, setWet] = useState(false)
+  const [target, setTarget] = useState<Target>()
+  const [tolerance, setTolerance] = useState(1)
+  const [most, setMost] = useState<1 | 2 | 3>(2)
+  const [room, setRoom] = useState(start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : `${start.roomUl / 1000} ml`)
+  const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
+  const view = useMemo(() => viewOf(rows, unit, 100_000, byId), [rows, unit, byId])
+  const { used } = view
+  const cupHex = useMemo(() => mixToHex(used.map((u) => opticsOf(u.material)), used.map((u) => u.ul)), [used])
+  const { search, cancel, progress, trouble, found } = useSearch<Mended>()
+  const [asked, setAsked] = useState<Asked>()
+  const pending = useRef<Asked>(undefined)
+  const typedRoom = readVolume(room, units)
+  // What is seen wet is taken as it will dry; a cup mostly of medium is the milkier one.
+  const dried = useMemo(() => {
+    if (!seen) return undefined
+    if (!wet) return seen
+    const shift = wetDryShift(
+      pairsOf(wetDry),
+      start.besidesUl > 0 ? 'pouring medium' : null,
+      start.besidesUl > 0 ? 0.66 : 0,
+    )
+    return { ...seen, reflectance: null, hex: showOnScreen(dryOf(hexToLab(seen.hex), shift)).hex }
+  }, [seen, wet, wetDry, start.besidesUl])
+  const nowHex = dried?.hex ?? cupHex
+  const run = () => {
+    if (!target || used.length === 0) return
+    const pool = paints.filter((p) => mixesLikePigment(p) && ((p.onHandUl ?? 0) > 0 || used.some((u) => u.material.id === p.id) || !paints.some((x) => (x.onHandUl ?? 0) > 0)))
+    pending.current = { target, pool, cupHex: nowHex! }
+    void search(async (worker, onProgress) => {
+      const mine = pending.current
+      const said = await worker.mend(
+        spectrumOfTarget(target),
+        { paints: used.map((u) => packOptics(formulaPaint(u.material).optics)), amounts: used.map((u) => u.ul), seen: dried ? spectrumOfTarget(dried) : null },
+        pool.map((p) => packOptics(formulaPaint(p).optics)),
+        { most, tolerance, cupUl: view.batchUl, roomUl: typedRoom.ul ?? 250_000, dropUl: DROP_UL },
+        onProgress,
+      )
+      if (said?.ok) startTransition(() => setAsked(mine))
+      return said
+    })
+  }
+  return (
+    <div className="match mend">
+      <div className="grid">
+        <section className="panel" aria-label="In the cup">
+          <h2>1 What is in it</h2>
+          <Select
+            showSearch
+            optionFilterProp="label"
+            aria-label="A bottle from the rack"
+            placeholder="a bottle from the rack, or type below"
+            value={start.bottleId}
+            onChange={(id: string) => router.push(`/formulas/mend?bottle=${id}`)}
+            style={{ width: '100%', marginBottom: 12 }}
+            options={bottles.map((b) => ({ value: b.id, label: b.label }))}
+          />
+          <PartsTable rows={rows} unit={unit} view={view} paints={paints} onRows={setRows} onUnit={(to) => { if (used.length) setRows(inUnit(view, to)); setUnit(to) }} />
+          {start.besidesUl > 0 ? <p className="muted">and {formatMl(start.besidesUl)} of medium and water, which have no colour</p> : null}
+          {view.problems.map((p) => (
+            <Notice key={p} kind="warning">
+              {p}
+            </Notice>
+          ))}
+        </section>
+        <section className="panel" aria-label="What it looks like">
+          <h2>2 What it looks like now</h2>
+          {cupHex ? (
+            <p className="chipline">
+              <Chip hex={cupHex} sheen="matte" /> computed from what went in; leave it at that, or say what you see
+            </p>
+          ) : null}
+          <TargetPicker target={seen} onTarget={setSeen} studio={[]} />
+          <Segmented style={{ marginTop: 10 }} value={wet ? 'wet in the cup' : 'a dry swatch'} options={['a dry swatch', 'wet in the cup']} onChange={(v) => setWet(v === 'wet in the cup')} aria-label="Seen dry or wet" />
+          {seen ? (
+            <Button type="link" onClick={() => setSeen(undefined)}>
+              Take it back
+            </Button>
+          ) : null}
+        </section>
+        <section className="panel" aria-label="What it should be">
+          <h2>3 What it should be</h2>
+          <TargetPicker target={target} onTarget={setTarget} studio={studio} />
+          <div className="two" style={{ gap: 12, marginTop: 12 }}>
+            <label className="field">
+              <span>Good when</span>
+              <Select aria-label="Good when" value={tolerance} onChange={setTolerance} options={TOLERANCES} style={{ width: '100%' }} />
+            </label>
+            <label className="field">
+              <span>Add at most</span>
+              <Select aria-label="Add at most" value={most} onChange={setMost} options={([1, 2, 3] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))} style={{ width: '100%' }} />
+            </label>
+          </div>
+          <label className="field">
+            <span>Room left in the cup</span>
+            <Input value={room} onChange={(e) => setRoom(e.target.value)} status={typedRoom.error ? 'error' : ''} />
+            <small className="muted">{typedRoom.error ?? ''}</small>
+          </label>
+          {progress === undefined ? (
+            <Button type="primary" size="large" disabled={!target || used.length === 0} onClick={run}>
+              What to add
+            </Button>
+          ) : (
+            <div className="row">
+              <Progress percent={Math.round(100 * progress)} style={{ flex: 1 }} showInfo={false} strokeColor="#1c1c1c" aria-label="Searching" />
+              <Button size="large" onClick={cancel}>
+                Call it off
+              </Button>
+            </div>
+          )}
+          {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
+        </section>
+      </div>
+      <section aria-label="What to add">
+        {found && asked ? <Result found={found} asked={asked} cup={used} /> : nowHex && target ? <Before nowHex={nowHex} target={target} /> : (
+          <EmptyState title="A cup came out wrong?">
+            Say what went in and what it should be. Fika only ever adds, and as little as it can.
+            <br />
+            <Link className="go second" href="/formulas/match">
+              Rather match anew
+            </Link>
+          </EmptyState>
+        )}
+      </section>
+    </div>
+  )
+} // prettier-ignore
+
+/** More drops than anybody counts: then it is said in ml. */
+const MOST_DROPS = 40
+const added = (a: Mend['additions'][number]): [string, string] => {
+  if (a.drops <= MOST_DROPS) return [String(a.drops), a.drops === 1 ? 'drop' : 'drops']
+  const [number = '', unit = ''] = formatMl(a.ul).split(/\s/)
+  return [number, unit]
+}
+
+function Before({ nowHex, target }: { nowHex: string; target: Target }) {
+  const off = deltaE00(hexToLab(nowHex), hexToLab(target.hex))
+  return (
+    <div className="neutral mend-before">
+      <SplitDisc left={target.hex} right={nowHex} labels={['Target', 'the cup now']} size={260} />
+      <p>
+        <b>{differenceInWords(off)}</b> ΔE00 {off.toFixed(1)}
+        <br />
+        target left, the cup right
+      </p>
+    </div>
+  )
+} // prettier-ignore
+
+function Result({ found, asked, cup }: { found: Mended; asked: Asked; cup: readonly { material: Material; ul: number }[] }) {
+  const [first, ...rest] = found.ways
+  if (!first)
+    return (
+      <Notice kind="warning">
+        {found.reached ? `The cup is there already: ${differenceInWords(found.now)}, ΔE00 ${found.now.toFixed(1)}. Add nothing.` : 'Nothing on hand brings it nearer. Start a new cup, and keep this one for a base coat.'}
+      </Notice>
+    )
+  const all = [...cup, ...first.additions.map((a) => ({ material: asked.pool[a.paint]!, ul: a.ul }))]
+  const sure = sureWords(
+    sureOf(all.map((x) => formulaPaint(x.material)), all.map((x) => x.ul)),
+    all.map((x) => x.material.name),
+  )
+  return (
+    <div className="grid">
+      {found.reached ? null : (
+        <Notice kind="warning">
+          It cannot be brought all the way by adding to it. This is the nearest: {differenceInWords(first.deltaE)}, ΔE00 {first.deltaE.toFixed(1)}. To hit it, start a new cup, and keep this one.
+        </Notice>
+      )}
+      <section className="panel mend-way">
+        <WayPicture way={first} asked={asked} cup={cup} size={230} />
+        <div>
+          <p className="muted" style={{ margin: 0 }}>
+            {found.reached ? 'The least that mends it' : 'The nearest that can be reached'}
+          </p>
+          {first.additions.map((a) => (
+            <p key={a.paint} className="mend-add">
+              <b className="big">+{added(a)[0]}</b> <span>{added(a)[1]}</span>
+              <Chip hex={asked.pool[a.paint]!.hex} sheen={asked.pool[a.paint]!.sheen!} size={40} />
+              <span>
+                {asked.pool[a.paint]!.name} <small className="muted">{a.drops > MOST_DROPS ? `${a.drops} drops` : formatMl(a.ul)}</small>
+              </span>
+            </p>
+          ))}
+          <p>
+            From ΔE00 {found.now.toFixed(1)} to {first.deltaE.toFixed(1)}: {differenceInWords(first.deltaE)}; {sure.how}. Add half,
+            stir, look; then the rest by drops.
+          </p>
+          {sure.next ? <p className="muted">{sure.next}</p> : null}
+        </div>
+      </section>
+      {rest.length ? (
+        <section className="panel">
+          <h2>Or</h2>
+          {rest.slice(0, 6).map((w) => (
+            <div key={w.additions.map((a) => a.paint).join()} className="row">
+              <WayPicture way={w} asked={asked} cup={cup} size={52} />
+              <span className="grow">
+                {w.additions.map((a) => `+${added(a).join(' ')} ${asked.pool[a.paint]!.name}`).join(', ')}
+              </span>
+              <span className="muted">
+                {formatMl(w.addedUl)} more, ΔE00 {w.deltaE.toFixed(1)}
+              </span>
+            </div>
+          ))}
+        </section>
+      ) : null}
+    </div>
+  )
+} // prettier-ignore
+
+/** The target beside the cup with the addition in. */
+function WayPicture({ way, asked, cup, size }: { way: Mend; asked: Asked; cup: readonly { material: Material; ul: number }[]; size: number }) {
+  // The cup as it looks counts as one paint of its own volume.
+  const cupUl = cup.reduce((s, u) => s + u.ul, 0)
+  const optics = [opticsOf({ optics: null, hex: asked.cupHex, strength: 'normal' }), ...way.additions.map((a) => opticsOf(asked.pool[a.paint]!))]
+  const own = cup.length && mixToHex(cup.map((u) => opticsOf(u.material)), cup.map((u) => u.ul)) === asked.cupHex
+  const hex = own
+    ? mixToHex([...cup.map((u) => opticsOf(u.material)), ...optics.slice(1)], [...cup.map((u) => u.ul), ...way.additions.map((a) => a.ul)])!
+    : mixToHex(optics, [cupUl, ...way.additions.map((a) => a.ul)])!
+  return (
+    <div className={size > 100 ? 'neutral' : undefined} style={size > 100 ? { display: 'grid', placeItems: 'center' } : undefined}>
+      <SplitDisc left={asked.target.hex} right={hex} labels={['Target', 'the cup with it']} size={size} />
+    </div>
+  )
+} // prettier-ignore

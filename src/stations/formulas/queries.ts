@@ -1,0 +1,51 @@
+import { bottlesInUse, type BottleFull } from '@/db/bottles'
+import { listMixable, type Material } from '@/db/catalogue'
+import { listFormulas, wetDryPairs, type Formula, type WetDryRow } from '@/db/formulas'
+import { studioFacts } from '@/db/studio'
+import type { Tx } from '@/db/withStudio'
+import { colouredOf, type Paints } from './shown'
+import type { Coloured } from './target/target'
+
+/** What every desk of the station needs. */
+export interface DeskData {
+  readonly paints: readonly Material[]
+  readonly byId: Paints
+  readonly bottles: readonly BottleFull[]
+  readonly formulas: readonly Formula[]
+  readonly studio: readonly Coloured[]
+  readonly wetDry: readonly WetDryRow[]
+  readonly discontinued: readonly { id: string; label: string }[]
+  readonly facts: Awaited<ReturnType<typeof studioFacts>>
+}
+
+/** Paints a desk is given at most: counted ones first. Beyond that a list is no longer looked through. */
+const MOST_PAINTS = 400
+
+export async function deskData(tx: Tx): Promise<DeskData> {
+  const all = (await listMixable(tx)).filter((m) => m.kind === 'paint')
+  const paints =
+    all.length > MOST_PAINTS
+      ? [...all].sort((a, b) => (b.onHandUl ?? -1) - (a.onHandUl ?? -1)).slice(0, MOST_PAINTS)
+      : all
+  const byId = new Map(all.map((p) => [p.id, p]))
+  const [bottles, formulas] = [await bottlesInUse(tx), await listFormulas(tx)]
+  return {
+    paints,
+    byId,
+    bottles,
+    formulas,
+    studio: colouredOf(new Map(paints.map((p) => [p.id, p])), bottles, formulas),
+    wetDry: await wetDryPairs(tx),
+    discontinued: await discontinuedPaints(tx),
+    facts: await studioFacts(tx),
+  }
+}
+
+/** Paints that are not made any more, whose place a formula can take. */
+function discontinuedPaints(tx: Tx): Promise<{ id: string; label: string }[]> {
+  return tx.q(
+    `select id, case when maker = '' then name else name || ' · ' || maker end as label from material
+     where studio_id = $1 and kind = 'paint' and discontinued_at is not null order by name_key`,
+    [tx.studioId],
+  )
+}

@@ -1,0 +1,71 @@
+import Link from 'next/link'
+import type { NeedKind } from '@/core/vessel/needs'
+import { isPressing } from '@/core/vessel/needs'
+import { Chip } from '@/ui/Drawdown'
+import { EmptyState } from '@/ui/Notice'
+import type { Alert } from './find'
+import { Live } from './Live'
+import { RackNav } from './RackNav'
+
+const GROUPS: readonly { title: string; has: (a: Alert) => boolean }[] = [
+  { title: 'Now', has: (a) => isPressing(a.need.kind) && a.need.due === null },
+  { title: 'With a date', has: (a) => a.need.due !== null },
+  { title: 'Before the next pour', has: (a) => a.need.kind === 'check' || a.need.kind === 'shake' },
+  { title: 'When there is time', has: (a) => a.need.kind === 'low' },
+]
+const DO: Readonly<Partial<Record<NeedKind, (id: string) => { href: string; words: string }>>> = {
+  thickened: (id) => ({ href: `/bench/consistency?bottle=${id}`, words: 'Time it' }),
+  check: (id) => ({ href: `/bench/consistency?bottle=${id}`, words: 'Time it' }),
+  keep: (id) => ({ href: `/plan/new?bottles=${id}`, words: 'Plan it in' }),
+  past: (id) => ({ href: `/plan/new?bottles=${id}`, words: 'Plan it in' }),
+  low: (id) => ({ href: `/bench?like=${id}`, words: 'Mix more' }),
+}
+
+/** Everything the rack asks for, the pressing first, each with what to do; as a calendar too. */
+export function Alerts({ alerts }: { alerts: readonly Alert[] }) {
+  return (
+    <>
+      <Live />
+      <div className="head">
+        <h1>
+          What to do <span className="sub">on the rack</span>
+        </h1>
+        <a className="go second" href="/rack/alerts/calendar" download="rack.ics">
+          As a calendar
+        </a>
+      </div>
+      <RackNav here="/rack/alerts" />
+      {alerts.length === 0 ? <EmptyState title="Nothing to do">Every bottle is ready to pour.</EmptyState> : null}
+      {GROUPS.map(({ title, has }) => {
+        const list = alerts.filter(has)
+        if (list.length === 0) return null
+        return (
+          <section key={title} className="panel" style={{ marginBottom: 18 }}>
+            <h2>
+              {title} <small className="muted">{list.length}</small>
+            </h2>
+            <ul className="alerts">
+              {list.map((a) => {
+                const way = DO[a.need.kind]?.(a.id)
+                return (
+                  <li key={`${a.id} ${a.need.kind}`}>
+                    <Chip hex={a.hex} sheen={a.sheen} size={34} />
+                    <Link href={`/rack/${a.id}`}>{a.label}</Link>
+                    <span>{a.need.todo}</span>
+                    {way ? (
+                      <Link className="go second" href={way.href} prefetch={false}>
+                        {way.words}
+                      </Link>
+                    ) : (
+                      <span />
+                    )}
+                  </li>
+                )
+              })}
+            </ul>
+          </section>
+        )
+      })}
+    </>
+  )
+} // prettier-ignore

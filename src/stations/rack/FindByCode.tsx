@@ -1,0 +1,60 @@
+'use client'
+
+import { Input } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { useSend } from '@/ui/useSend'
+import { findByCodeAction } from './actions'
+import { readQr } from './readQr'
+
+/** Opens a bottle by the short code on its label, or by a picture of it taken with a camera. */
+export function FindByCode() {
+  const [code, setCode] = useState('')
+  const [trouble, setTrouble] = useState<string>()
+  const { send, pending, refusal } = useSend<{ id: string }>()
+  const router = useRouter()
+  const open = () => {
+    setTrouble(undefined)
+    if (code.trim()) send(() => findByCodeAction({ code }), ({ id }) => router.push(`/rack/${id}`)) // prettier-ignore
+  }
+  const scan = async (file: File | undefined) => {
+    if (!file) return
+    setTrouble(undefined)
+    const said = await readQr(file)
+    if ('path' in said) router.push(said.path)
+    else setTrouble(said.trouble)
+  }
+  return (
+    <span className="find-code">
+      <Input
+        value={code}
+        aria-label="Code on the label"
+        placeholder="Code on the label"
+        style={{ width: 168 }}
+        disabled={pending}
+        onChange={(e) => setCode(e.target.value)}
+        onPressEnter={open}
+        autoComplete="off"
+      />
+      <label className="go second">
+        Scan a picture
+        <input
+          type="file"
+          accept="image/*"
+          capture="environment"
+          className="visually-hidden"
+          aria-label="Picture of a label"
+          onChange={(e) => {
+            void scan(e.target.files?.[0])
+            e.target.value = ''
+          }}
+        />
+      </label>
+      {trouble || refusal ? (
+        <small role="alert" className="find-trouble">
+          {trouble ?? refusal?.message}
+        </small>
+      ) : null}
+    </span>
+  )
+}

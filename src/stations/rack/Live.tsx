@@ -1,0 +1,14 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useLive } from '@/ui/useLive'
+
+/** Reads the screen anew when another device has changed the rack. */
+export function Live() {
+  const router = useRouter()
+  useLive(
+    (topic) => topic === 'rack',
+    () => router.refresh(),
+  )
+  return null
+}

@@ -1,0 +1,29 @@
+'use client'
+
+import Link from 'next/link'
+import type { Need } from '@/core/vessel/needs'
+import { useSend } from '@/ui/useSend'
+import { shakenAction } from './actions'
+
+/** What a bottle needs, each with what to do about it. */
+export function NeedList({ needs, vesselId }: { needs: readonly Need[]; vesselId: string }) {
+  const { send, pending, refusal } = useSend<null>()
+  if (needs.length === 0) return <p className="need-line">Ready to pour.</p>
+  return (
+    <ul className="need-list">
+      {needs.map((n) => (
+        <li key={n.kind} data-need={n.kind}>
+          {n.todo}{' '}
+          {n.kind === 'shake' || n.kind === 'check' ? (
+            <button type="button" className="plain" disabled={pending} onClick={() => send(() => shakenAction({ vesselId }), undefined, 'Noted')}>
+              Shaken and strained
+            </button>
+          ) : null}
+          {n.kind === 'thickened' || n.kind === 'check' ? <Link href={`/bench/consistency?bottle=${vesselId}`}>Time it</Link> : null}
+          {n.kind === 'low' ? <Link href={`/bench?like=${vesselId}`}>Mix more</Link> : null}
+        </li>
+      ))}
+      {refusal ? <li role="alert">{refusal.message}</li> : null}
+    </ul>
+  )
+} // prettier-ignore

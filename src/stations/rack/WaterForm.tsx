@@ -1,0 +1,47 @@
+'use client'
+
+import { Button, Select } from 'antd'
+import Link from 'next/link'
+import { useState } from 'react'
+import { formatDrops } from '@/core/quantity/format'
+import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
+import { QuantityInput } from '@/ui/QuantityInput'
+
+/** Water for a bottle: what evaporated, or drops until it pours as it should. */
+export function WaterForm({
+  waters,
+  evaporatedUl,
+  units,
+  attempt,
+  pending,
+  onAdd,
+}: {
+  waters: readonly { id: string; name: string }[]
+  evaporatedUl: number
+  units: UnitSystem
+  /** Runs what may not be readable, and says what is wrong. */
+  attempt: (work: () => void) => void
+  pending: boolean
+  onAdd: (waterId: string, ul: number) => void
+}) {
+  const [typed, setTyped] = useState(evaporatedUl ? formatDrops(evaporatedUl).replace('\u00a0', ' ') : '')
+  const [waterId, setWaterId] = useState(waters.find((w) => w.name.startsWith('Distilled'))?.id ?? waters[0]?.id)
+  return (
+    <>
+      <label className="field">
+        <span>Water that went in</span>
+        <QuantityInput label="Water that went in" value={typed} onChange={setTyped} system={units} size="large" placeholder="6 drops" />
+      </label>
+      <label className="field">
+        <span>Which water</span>
+        <Select aria-label="Which water" value={waterId} onChange={setWaterId} style={{ width: '100%' }} options={waters.map((w) => ({ value: w.id, label: w.name }))} />
+      </label>
+      <p className="muted">
+        How much it needs is said under <Link href="/bench/consistency">Consistency</Link>.
+      </p>
+      <Button type="primary" size="large" loading={pending} disabled={!waterId} onClick={() => attempt(() => onAdd(waterId!, parseVolumeUl(typed, units)))}>
+        Add the water
+      </Button>
+    </>
+  )
+} // prettier-ignore

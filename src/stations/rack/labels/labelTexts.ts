@@ -1,0 +1,27 @@
+import { shortCode } from '@/core/vessel/shortCode'
+import { bottlesById } from '@/db/bottles'
+import { studioFacts } from '@/db/studio'
+import type { Tx } from '@/db/withStudio'
+import { day } from '@/ui/dates'
+import { recipeText } from '../recipeText'
+import type { LabelText } from './layout'
+
+/** What stands on the labels of bottles, in the order they were asked for; those that are not there are left out. */
+export async function labelTexts(tx: Tx, ids: readonly string[], origin: string): Promise<LabelText[]> {
+  const { zone } = await studioFacts(tx)
+  const found = new Map((await bottlesById(tx, ids)).map((b) => [b.id, b]))
+  return ids.flatMap((id) => {
+    const b = found.get(id)
+    if (!b) return []
+    return [{
+      name: b.label, role: b.isJar ? 'run-off' : b.role, code: shortCode(b.code), mixedOn: day(b.mixedAt, zone),
+      keepsUntil: b.keepUntil ? day(b.keepUntil, zone) : '', recipe: recipeText(b.recipe), hex: b.hex, url: `${origin}/rack/${b.id}`,
+    }]
+  }) // prettier-ignore
+}
+
+/** Where the app is reached, as the browser that asks knows it. */
+export function originOf(request: Request): string {
+  const host = request.headers.get('host') ?? new URL(request.url).host
+  return `${request.headers.get('x-forwarded-proto') ?? 'http'}://${host}`
+}

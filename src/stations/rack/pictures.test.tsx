@@ -1,0 +1,62 @@
+import { renderToStaticMarkup } from 'react-dom/server'
+import { BottleGlyph } from '@/ui/BottleGlyph'
+import { Mound } from '@/ui/Mound'
+import { Alerts } from './Alerts'
+import type { Alert } from './find'
+import { lookOf } from './looks'
+
+jest.mock('./Live', () => ({ Live: () => null }))
+const text = (html: string) => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ')
+const DAY = 86_400_000
+
+describe('a bottle as it is drawn', () => {
+  const now = 100 * DAY
+  const bottle = {
+    hex: '#136a78', sheen: 'satin', ul: 120_000, capacityUl: 240_000, mixedAt: now - 6 * 3_600_000, restUntil: now + 6 * 3_600_000, keepUntil: now + 200 * DAY,
+    levelTimeS: null, isReference: false, isJar: false,
+  } // prettier-ignore
+  const look = (more: Partial<typeof bottle> & { levelTimeS?: number | null } = {}) =>
+    lookOf({ ...bottle, ...more }, now)
+  const draw = (more: Parameters<typeof look>[0] = {}) => renderToStaticMarkup(<BottleGlyph id="x" look={look(more)} />)
+  it('has its level, and the ring of its rest as far as it is still to come', () => {
+    expect(look()).toMatchObject({ level: 0.5, restLeft: 0.5, empty: false, keep: undefined })
+    expect(draw()).toContain(`stroke-dasharray="${(Math.PI * 9).toFixed(1)} `)
+    expect(draw({ restUntil: now - 1 })).not.toContain('stroke-dasharray')
+    expect(look({ restUntil: now + 90 * DAY }).restLeft).toBeLessThanOrEqual(1)
+  })
+  it('has a folded corner when its date is near, a full one when it is past', () => {
+    expect([look({ keepUntil: now + 13 * DAY }).keep, look({ keepUntil: now - 1 }).keep, look({ keepUntil: null as unknown as number }).keep]).toEqual(['near', 'past', undefined]) // prettier-ignore
+    const corner = 'M3 30 h20 l-20 20 Z'
+    expect(draw()).not.toContain(corner)
+    expect(draw({ keepUntil: now - 1 })).toContain(`d="${corner}" fill="#1c1c1c"`)
+  })
+  it('has a mound as steep as it pours thick, and a bar under the reference', () => {
+    const mound = (s: number | null) => draw({ levelTimeS: s as unknown as null })
+    expect(mound(null)).not.toContain('rx="4"')
+    expect(mound(6)).not.toBe(mound(0.5))
+    expect(draw({ isReference: true })).toContain('M14 152.500h72')
+    expect(draw({ isJar: true })).not.toBe(draw())
+    expect(draw({ ul: 0 })).not.toContain('clip-path="url(#b-x)"')
+  })
+  it('shows a mound of its own in lists', () => {
+    expect(renderToStaticMarkup(<Mound levelTimeS={4} label="sits" />)).toContain('aria-label="sits"')
+    expect(renderToStaticMarkup(<Mound levelTimeS={0.4} />)).toContain('aria-hidden="true"')
+  })
+})
+
+describe('what to do', () => {
+  const alert = (label: string, kind: Alert['need']['kind'], due: number | null = null): Alert => ({
+    id: label, label, hex: '#136a78', sheen: 'satin', need: { kind, short: '', todo: `Do something about ${label}.`, due },
+  }) // prettier-ignore
+  it('is sorted into now, by date, before the next pour, and when there is time; each with a way to do it', () => {
+    const html = renderToStaticMarkup(<Alerts alerts={[alert('a', 'evaporated'), alert('b', 'resting', 5), alert('c', 'keep', 6), alert('d', 'shake'), alert('e', 'check'), alert('f', 'low'), alert('g', 'thickened')]} />) // prettier-ignore
+    const words = text(html)
+    expect(words.indexOf('Now 2')).toBeLessThan(words.indexOf('With a date 2'))
+    expect(words.indexOf('With a date 2')).toBeLessThan(words.indexOf('Before the next pour 2'))
+    expect(words.indexOf('Before the next pour 2')).toBeLessThan(words.indexOf('When there is time 1'))
+    for (const href of ['/plan/new?bottles=c', '/bench/consistency?bottle=e', '/bench?like=f', '/bench/consistency?bottle=g', '/rack/alerts/calendar']) expect(html).toContain(`href="${href}"`) // prettier-ignore
+  })
+  it('is nothing where every bottle is ready', () => {
+    expect(text(renderToStaticMarkup(<Alerts alerts={[]} />))).toContain('Every bottle is ready to pour.')
+  })
+})

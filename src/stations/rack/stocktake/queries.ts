@@ -1,0 +1,56 @@
+import { groupBy } from '@/core/groupBy'
+import { portionsOf } from '@/db/bottles'
+import { rackBottles } from '@/db/rack'
+import type { Tx } from '@/db/withStudio'
+
+/** A bottle to be weighed: what the books say is in it, and what it weighs empty. */
+export interface ToWeigh {
+  readonly id: string
+  readonly code: string
+  readonly label: string
+  readonly role: string
+  readonly palette: string
+  readonly hex: string | null
+  readonly sheen: string
+  readonly isJar: boolean
+  readonly ul: number
+  readonly capacityUl: number | null
+  readonly tareMg: number | null
+  readonly content: readonly {
+    readonly lotId: string
+    readonly ul: number
+    readonly isWater: boolean
+    readonly densityGPerMl: number
+  }[]
+}
+
+/** Everything on the rack, palette by palette, as it would be walked along. */
+export async function toWeigh(tx: Tx): Promise<ToWeigh[]> {
+  const bottles = await rackBottles(tx, false)
+  const ids = bottles.map((b) => b.id)
+  const tares = new Map(
+    (await tx.q<{ id: string; mg: number | null }>('select vessel_id as id, tare_mg as mg from bottle where studio_id = $1 and vessel_id = any ($2)', [tx.studioId, ids])).map((r) => [r.id, r.mg]),
+  ) // prettier-ignore
+  const content = groupBy(await portionsOf(tx, ids), (p) => p.vesselId)
+  return bottles
+    .map(({ id, code, label, role, palette, hex, sheen, isJar, ul, capacityUl }) => ({
+      id,
+      code,
+      label,
+      role,
+      palette,
+      hex,
+      sheen,
+      isJar,
+      ul,
+      capacityUl,
+      tareMg: tares.get(id) ?? null,
+      content: (content.get(id) ?? []).map((p) => ({
+        lotId: p.lotId,
+        ul: p.ul,
+        isWater: p.kind === 'water',
+        densityGPerMl: p.densityGPerMl,
+      })),
+    })) // prettier-ignore
+    .sort((a, b) => a.palette.localeCompare(b.palette) || a.label.localeCompare(b.label))
+}
