@@ -78,6 +78,21 @@ test('the drawer narrows by facets, the address keeps the view, and far cards co
   await expect(page.getByRole('link', { name: 'Ready Lagoon' })).toBeVisible()
 }) // prettier-ignore
 
+test('a card opened while the search still waits for letters stays open', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/paints')
+  await page.keyboard.press('/')
+  await page.keyboard.type('teal')
+  await expect(page).toHaveURL(/q=teal/)
+  await page.keyboard.type(' pg')
+  await page.getByRole('link', { name: /Teal/ }).first().click()
+  const card = page.getByRole('button', { name: 'Put it away' })
+  await expect(card).toBeVisible()
+  await page.waitForTimeout(600) // longer than the search waits
+  await expect(card).toBeVisible()
+  await expect(page).toHaveURL(/\/paints\/[0-9a-f-]{36}/)
+})
+
 test('two people change one paint: the second is told, sees both, and keeps either', async ({ page, browser }) => {
   await startStudio(page, 'Two hands')
   await page.goto('/paints/new')
