@@ -54,6 +54,8 @@ alter table bottle
   add column curve_b real,
   -- What the other bottles of its palette are brought to.
   add column is_reference boolean not null default false,
+  -- Expected ΔE00 between its computed colour and the real one; null where nothing in it has colour.
+  add column colour_off real check (colour_off >= 0),
   add unique (studio_id, code);
 create index bottle_by_palette on bottle (studio_id, palette) where palette <> '';
 

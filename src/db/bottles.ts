@@ -15,6 +15,8 @@ export interface Bottle {
   readonly mixedAt: string
   readonly restUntil: string
   readonly hex: string | null
+  /** Expected ΔE00 between that computed colour and the real one. */
+  readonly off: number | null
   readonly sheen: string
   readonly capacityUl: number | null
   readonly ul: number
@@ -39,7 +41,7 @@ export interface BottleFull extends Bottle {
 }
 
 const LOOK = `v.id, v.label, v.capacity_ul as "capacityUl", b.role, b.mixed_at as "mixedAt", b.rest_until as "restUntil",
-  b.colour_hex as hex, b.sheen, b.code, b.palette, b.technique`
+  b.colour_hex as hex, b.colour_off as off, b.sheen, b.code, b.palette, b.technique`
 const FULL = `b.recipe, b.tare_mg as "tareMg", b.notes, v.kind = 'jar' as "isJar", b.keep_until as "keepUntil", b.moved_at as "movedAt",
   b.evaporated_ul as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB",
   b.is_reference as "isReference"`

@@ -19,6 +19,7 @@ import {
   wetDryPairs,
   type SaveFormula,
 } from './formulas'
+import { findBottle } from './bottles'
 import { fillOptics, recalibrate } from './paintOptics'
 import { endPool } from './pool'
 
@@ -205,17 +206,9 @@ describe('calibration from what is painted out', () => {
       { materialId: blue, ul: 1000 },
       { materialId: whiteId, ul: 30_000 },
     ])
-    const hexOf = () =>
-      run(
-        async (tx) =>
-          (
-            await tx.q<{ hex: string }>(
-              'select colour_hex as hex from bottle where studio_id = $1 and vessel_id = $2',
-              [tx.studioId, id],
-            )
-          )[0]!.hex,
-      )
-    const pale = await hexOf()
+    const seen = () => run((tx) => findBottle(tx, id))
+    const pale = await seen()
+    expect(pale.off).toBeGreaterThan(3)
     const f = draft(parts)
     await run((tx) => saveFormula(tx, f))
     const dry = mixReflectance([truth, white], [1, 9])
@@ -235,7 +228,9 @@ describe('calibration from what is painted out', () => {
     expect(after!.sigma).toBeLessThan(before!.sigma / 2)
     expect(after!.fit).toBeLessThan(1)
     expect(miss(after!.optics)).toBeLessThan(miss(before!.optics) / 5)
-    expect(hexToLab(await hexOf())[0]).toBeLessThan(hexToLab(pale)[0] - 5)
+    const repainted = await seen()
+    expect(hexToLab(repainted.hex!)[0]).toBeLessThan(hexToLab(pale.hex!)[0] - 5)
+    expect(repainted.off).toBeLessThan(pale.off! / 2)
     expect((await run((tx) => findFormula(tx, f.id))).versions[0]).toMatchObject({ read: true, wetHex: '#3f62a0' })
     expect(await run(wetDryPairs)).toEqual([
       { wetHex: '#3f62a0', dryHex: hexOfReflectance(dry), mediumKind: null, mediumShare: 0 },

@@ -6,7 +6,7 @@ import { knownOf, paintedOut, spectrumOf, STANDARDS, toCalibrate, type PaintSwat
 import { isWhite, opticsFromHex, opticsFromMasstone } from '@/core/colour/paintOptics'
 import type { Known } from '@/core/colour/predict'
 import type { Reflectance } from '@/core/colour/reflectance'
-import type { Strength } from '@/core/paint/properties'
+import type { Sheen, Strength } from '@/core/paint/properties'
 import { refreshLook } from './ledger'
 import { pool } from './pool'
 import { withStudio, type Tx } from './withStudio'
@@ -119,6 +119,7 @@ export interface ReadOptics {
   readonly id: string
   readonly hex: string
   readonly strength: Strength
+  readonly sheen: Sheen
   /** Null where none were worked out yet, see `opticsOf`. */
   readonly optics: string | null
   readonly sigma: number | null
@@ -129,7 +130,7 @@ export interface ReadOptics {
 
 export function readOptics(tx: Tx, ids: readonly string[]): Promise<ReadOptics[]> {
   return tx.q<ReadOptics>(
-    `select material_id as id, swatch_hex as hex, strength, optics, optics_sigma as sigma, optics_known as known,
+    `select material_id as id, swatch_hex as hex, strength, sheen, optics, optics_sigma as sigma, optics_known as known,
        optics_mixes as mixes, optics_fit as fit
      from paint where studio_id = $1 and material_id = any ($2)`,
     [tx.studioId, ids],

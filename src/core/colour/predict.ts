@@ -13,18 +13,22 @@ import type { Triple } from './srgb'
 /** What has been measured of a paint. */
 export type Known = 'masstone' | 'tint' | 'shade' | 'tint and shade' | 'mixes'
 
-/** A paint as a formula uses it. */
-export interface FormulaPaint {
+/** What decides how sure a mix of a paint is. */
+export interface SurePaint {
   readonly optics: Optics
+  readonly sheen: Sheen
+  /** See `Calibrated`. */
+  readonly sigma: number
+  readonly known: Known
+}
+
+/** A paint as a formula uses it. */
+export interface FormulaPaint extends SurePaint {
   readonly lab: Triple
   readonly opacity: Opacity
   /** As measured over a card, 0–1; stands before the opacity class. */
   readonly contrastRatio?: number | null
   readonly body: Body
-  readonly sheen: Sheen
-  /** See `Calibrated`. */
-  readonly sigma: number
-  readonly known: Known
 }
 
 export interface Sureness {
@@ -101,11 +105,11 @@ export function predict(paints: readonly FormulaPaint[], amounts: readonly numbe
   }
 }
 
+/** How sure a mix is, and whether it is a promise at all. */
+export type Sure = Pick<Prediction, 'sureness' | 'promise'>
+
 /** How sure a mix is, without working out all of what it looks like. */
-export function sureOf(
-  paints: readonly FormulaPaint[],
-  amounts: readonly number[],
-): Pick<Prediction, 'sureness' | 'promise'> {
+export function sureOf(paints: readonly SurePaint[], amounts: readonly number[]): Sure {
   const pull = pulls(
     paints.map((p) => p.optics),
     amounts,
@@ -138,7 +142,7 @@ export function pulls(optics: readonly Optics[], amounts: readonly number[]): nu
  * A paint that is a little stronger than believed acts like a little more of it: what is uncertain of each paint
  * comes in as its pull times its sigma, and the paints' errors are independent.
  */
-function surenessOf(paints: readonly FormulaPaint[], amounts: readonly number[], pull: readonly number[]): Sureness {
+function surenessOf(paints: readonly SurePaint[], amounts: readonly number[], pull: readonly number[]): Sureness {
   const parts = paints.map((p, i) => pull[i]! * p.sigma)
   const plusMinus = Math.hypot(FLOOR, ...parts)
   const worst = parts.indexOf(Math.max(...parts))

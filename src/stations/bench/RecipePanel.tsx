@@ -86,13 +86,13 @@ export function RecipePanel({
       ) : null}
       <div className="head" style={{ marginBottom: 8 }}>
         <h2 style={{ margin: 0, marginRight: 'auto' }}>Colour formula</h2>
-        {view.hex ? (
-          <span className="chipline">
-            <Chip hex={view.hex} size={44} />
-            <span className="muted">mixed, an estimate</span>
-          </span>
-        ) : null}
+        {view.colour ? <Chip hex={view.colour.hex} size={44} /> : null}
       </div>
+      {view.colour ? (
+        <p className="muted" style={{ marginTop: -2 }}>
+          Mixed: {view.colour.how} ΔE00.{view.colour.next ? ` ${view.colour.next}` : ''}
+        </p>
+      ) : null}
       <Rows rows={draft.paints} options={paints} what="paint" onChange={(rows) => change({ paints: rows })} />
       <h2 style={{ marginTop: 16 }}>Medium</h2>
       <Rows

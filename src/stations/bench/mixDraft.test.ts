@@ -89,7 +89,7 @@ describe('the bench from what is typed', () => {
     const v = view({ waterParts: '1/2' })
     expect(v.lines.map((l) => l.targetUl)).toEqual([85_714, 171_429, 42_857])
     expect(v.water).toMatchObject({ school: 'binder', within: true })
-    expect(v.hex).toBe('#1f6f8b')
+    expect(v.colour).toMatchObject({ hex: '#1f6f8b', how: expect.stringMatching(/^(an estimate|calibrated), ±.\d/) })
   })
   it('says what it cannot read, and keeps the rest', () => {
     expect(view({ total: 'a jug' }).problems[0]).toMatch('“a jug” is not an amount')

@@ -1,5 +1,6 @@
 import { mixToHex } from '@/core/colour/mixColour'
-import { opticsOf } from '@/core/colour/packOptics'
+import { sureOf } from '@/core/colour/predict'
+import { surePaint, sureWords } from '@/core/colour/sureWords'
 import { FikaError } from '@/core/errors'
 import { scaledAmounts, type ScaleBy } from '@/core/mix/amounts'
 import { houseRatioOf, NO_RULES, type HouseRules } from '@/core/mix/houseRules'
@@ -51,7 +52,8 @@ export interface MixView {
   readonly lines: readonly MixLine[]
   readonly totalUl: number
   readonly extraUl: number
-  readonly hex: string | undefined
+  /** What the paints turn into, and how sure that is. */
+  readonly colour: { readonly hex: string; readonly how: string; readonly next: string | null } | undefined
   readonly water: WaterVerdict | undefined
   readonly cost: Cost
   /** Sentences about what was typed and cannot be read. */
@@ -132,7 +134,7 @@ export function viewOf(
     lines: [],
     totalUl: 0,
     extraUl: 0,
-    hex: hexOf(paints),
+    colour: colourOf(paints),
     water: undefined,
     cost: costOf([]),
     problems,
@@ -172,7 +174,7 @@ export function viewOf(
     lines: [...lines, ...dropped],
     totalUl,
     extraUl,
-    hex: hexOf(paints),
+    colour: colourOf(paints),
     water: judgeWater(
       lines.map((l) => ({
         kind: l.kind,
@@ -193,12 +195,20 @@ export function viewOf(
   }
 }
 
-function hexOf(paints: readonly { material: Material; parts: number }[]): string | undefined {
+function colourOf(paints: readonly { material: Material; parts: number }[]): MixView['colour'] {
   const seen = paints.filter((p) => p.material.hex && p.parts > 0)
-  return seen.length
-    ? mixToHex(
-        seen.map((p) => opticsOf(p.material)),
-        seen.map((p) => p.parts),
-      )
-    : undefined
+  const sure = seen.map((p) => surePaint(p.material))
+  const parts = seen.map((p) => p.parts)
+  const hex = mixToHex(
+    sure.map((p) => p.optics),
+    parts,
+  )
+  if (hex === undefined) return undefined
+  return {
+    hex,
+    ...sureWords(
+      sureOf(sure, parts),
+      seen.map((p) => p.material.name),
+    ),
+  }
 }

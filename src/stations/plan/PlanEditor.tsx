@@ -5,12 +5,14 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { offsText } from '@/core/colour/sureWords'
 import { technique as techniqueOf } from '@/core/consistency/techniques'
 import { needs } from '@/core/plan/amounts'
 import { wordsOnPlan, type MakersWord } from '@/core/plan/makersWord'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { type UnitSystem } from '@/core/quantity/parse'
+import { meanColour } from '@/core/vessel/combined'
 import type { PlanWithParts } from '@/db/plans'
 import type { StockedSurface } from '@/db/surfaces'
 import { Cup } from '@/ui/Cup'
@@ -19,7 +21,6 @@ import { Notice } from '@/ui/Notice'
 import { useSend } from '@/ui/useSend'
 import { dropPlanAction, savePlanAction } from './actions'
 import { APART, readAll, startFields, type Fields } from './planDraft'
-import { meanColour } from '@/core/vessel/combined'
 import { SurfacePanel } from './SurfacePanel'
 import { ApartRow } from './ApartRow'
 import { BottleSelect } from './BottleSelect'
@@ -71,6 +72,7 @@ export function PlanEditor({
       hex: byId.get(p.vesselId)?.hex ?? '#ddd',
       label: byId.get(p.vesselId)?.label ?? '',
     }))
+  const offs = offsText(f.cup.flatMap((r) => byId.get(r.vesselId) ?? []))
   const pourHex = meanColour(layers.map((l) => ({ hex: l.hex, amount: l.ul })))
   const wanted = techniqueOf(f.technique).levelTimeS
   const poured = Boolean(plan?.pouredAt)
@@ -172,6 +174,11 @@ export function PlanEditor({
             <Button data-testid="add-bottle" onClick={() => change({ cup: [...f.cup, { vesselId: '', parts: '1' }] })}>
               {f.cup.length ? 'And another' : 'Add a bottle'}
             </Button>
+            {offs ? (
+              <p className="muted" style={{ margin: '10px 0 0' }}>
+                {offs}
+              </p>
+            ) : null}
             {said.map((w) => (
               <Notice key={w.text} kind={w.against ? 'warning' : 'note'}>
                 {w.text}

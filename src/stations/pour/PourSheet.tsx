@@ -5,6 +5,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { offsText } from '@/core/colour/sureWords'
 import { technique } from '@/core/consistency/techniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
@@ -143,7 +144,7 @@ export function PourSheet({
           </table>
           <p className="muted" style={{ marginTop: 12 }}>
             In all {formatMl(total)} · {formatFlOz(total)}. Write what really goes in; what is booked leaves the bottles
-            by exactly that.
+            by exactly that. {offsText(plan.parts.flatMap((p) => byId.get(p.vesselId) ?? []))}
           </p>
           {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
           <button

@@ -24,6 +24,8 @@ import { recipeText } from './recipeText'
 interface Props {
   bottle: BottleFull
   portions: LotPortion[]
+  /** How sure its colour is; nothing where it has none. */
+  sure: { how: string; next: string | null } | undefined
   entries: JournalEntry[]
   studio: StudioFacts
   now: Date
@@ -35,7 +37,7 @@ interface Props {
 }
 
 /** One bottle: what it is, what it needs, what is in it, and how every millilitre came and went. */
-export function BottleSheet({ bottle, portions, entries, studio, now, waters, others, bands, fed }: Props) {
+export function BottleSheet({ bottle, portions, sure, entries, studio, now, waters, others, bands, fed }: Props) {
   const facts = factsFromTexts(bottle)
   const needs = needsOf(facts, now.getTime(), (at) => dayAndTime(at, studio.zone))
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
@@ -83,6 +85,14 @@ export function BottleSheet({ bottle, portions, entries, studio, now, waters, ot
                 {seconds ? `flat in ${seconds.toFixed(1)} s, ${bandOf(seconds, bands).name}` : 'not read yet'}
                 {bottle.readAt ? `, read ${ago(bottle.readAt, now)}` : ''} · <Link href={`/bench/consistency?bottle=${bottle.id}`}>read it</Link>
               </dd>
+              {sure ? (
+                <>
+                  <dt>Colour</dt>
+                  <dd>
+                    {sure.how} ΔE00{sure.next ? <span className="muted"> · {sure.next}</span> : null}
+                  </dd>
+                </>
+              ) : null}
               <dt>Recipe</dt>
               <dd>{recipeText(bottle.recipe)}</dd>
               <dt>Bottle</dt>

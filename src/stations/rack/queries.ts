@@ -1,5 +1,23 @@
+import { sureOf } from '@/core/colour/predict'
+import { surePaint, sureWords } from '@/core/colour/sureWords'
+import type { LotPortion } from '@/db/bottles'
 import { listWaters } from '@/db/catalogue'
+import { readOptics } from '@/db/paintOptics'
 import type { Tx } from '@/db/withStudio'
+
+/** How sure the computed colour of a bottle is, and what would make it surer; nothing where no paint is in it. */
+export async function sureOfBottle(tx: Tx, portions: readonly LotPortion[]) {
+  const paints = await readOptics(tx, [...new Set(portions.map((p) => p.materialId))])
+  if (paints.length === 0) return undefined
+  const own = (id: string) => portions.filter((p) => p.materialId === id)
+  return sureWords(
+    sureOf(
+      paints.map(surePaint),
+      paints.map((p) => own(p.id).reduce((sum, o) => sum + o.ul, 0)),
+    ),
+    paints.map((p) => own(p.id)[0]!.material),
+  )
+}
 
 /** What stands beside a bottle's own facts: waters, other bottles to pour into it, and the pieces it was poured on. */
 export async function besideBottle(tx: Tx, id: string) {

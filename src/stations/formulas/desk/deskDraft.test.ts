@@ -2,8 +2,8 @@ import { deltaE00 } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
 import { mixToHex } from '@/core/colour/mixColour'
 import { opticsFromHex } from '@/core/colour/paintOptics'
+import { sureWords } from '@/core/colour/sureWords'
 import type { Material } from '@/db/catalogue'
-import { sureWords } from '../formulaPaint'
 import { rowsFromAddress, targetFromAddress } from '../address'
 import { hexOfParts, lookOfParts, textOfParts } from '../shown'
 import { inUnit, viewOf } from './deskDraft'
@@ -95,7 +95,7 @@ describe('a formula from what is typed', () => {
       )
     }
     expect(words({}).next).toBeNull()
-    expect(words({}).how).toMatch(/^calibrated, ± \d\.\d$/)
+    expect(words({}).how).toMatch(/^calibrated, ±.\d\.\d$/)
     expect(words({ sigma: null, known: null })).toMatchObject({ next: expect.stringContaining('10 % tint of blue') })
     expect(words({ sigma: 0.5, known: 'tint' }).next).toContain('blue with 20 % black')
     expect(words({ sheen: 'glitter' }).how).toMatch('no promise: flakes')

@@ -8,13 +8,14 @@ import { opticsOf } from '@/core/colour/packOptics'
 import { checkPairs, valueLadder, type Pair, type PaletteColour, type PairWord } from '@/core/colour/paletteCheck'
 import { MASSTONE_SIGMA } from '@/core/colour/calibrate'
 import { sureOf, type FormulaPaint } from '@/core/colour/predict'
+import { sureWords } from '@/core/colour/sureWords'
 import { OPACITIES, type Opacity, type Sheen } from '@/core/paint/properties'
 import type { Material } from '@/db/catalogue'
 import { Chip } from '@/ui/Drawdown'
 import { EmptyState } from '@/ui/Notice'
 import { sheenFill } from '@/ui/SheenDefs'
 import { useTray } from '@/ui/tray'
-import { formulaPaint, sureWords } from '../formulaPaint'
+import { formulaPaint } from '../formulaPaint'
 
 const MOST = 12
 const SAID = { together: 'together: yes', never: 'never together', surprising: 'surprising together' } as const

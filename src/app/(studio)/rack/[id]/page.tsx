@@ -7,7 +7,7 @@ import { studioFacts } from '@/db/studio'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
 import { BottleSheet } from '@/stations/rack/BottleSheet'
-import { besideBottle } from '@/stations/rack/queries'
+import { besideBottle, sureOfBottle } from '@/stations/rack/queries'
 import { orNotFound } from '@/ui/orNotFound'
 
 export const metadata: Metadata = { title: 'Bottle' }
@@ -15,13 +15,17 @@ export const metadata: Metadata = { title: 'Bottle' }
 export default async function BottlePage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   if (!isId(id)) notFound()
-  const props = await inStudio(async (tx) => ({
-    bottle: await findBottle(tx, id),
-    portions: await portionsOf(tx, [id]),
-    entries: await journal(tx, id),
-    studio: await studioFacts(tx),
-    bands: (await houseRules(tx)).bands,
-    ...(await besideBottle(tx, id)),
-  })).catch(orNotFound)
+  const props = await inStudio(async (tx) => {
+    const portions = await portionsOf(tx, [id])
+    return {
+      bottle: await findBottle(tx, id),
+      portions,
+      sure: await sureOfBottle(tx, portions),
+      entries: await journal(tx, id),
+      studio: await studioFacts(tx),
+      bands: (await houseRules(tx)).bands,
+      ...(await besideBottle(tx, id)),
+    }
+  }).catch(orNotFound)
   return <BottleSheet {...props} now={new Date()} />
 }
