@@ -1,8 +1,10 @@
 import type { Body, Opacity } from '../paint/properties'
 import type { Optics } from './kubelkaMunk'
+import { chroma } from './lab'
 import { BANDS, W_Y } from './observer'
 import { toInternal, toMeasured } from './kubelkaMunk'
 import type { Reflectance } from './reflectance'
+import type { Triple } from './srgb'
 
 /** Scattering of a film by opacity class, on a scale where white scatters 1. From trials, no published source. */
 export const FILM_SCATTER: Readonly<Record<Opacity, number>> = {
@@ -117,4 +119,20 @@ export function scatterFromContrast(optics: Optics, thickness: number, contrastR
     else high = middle
   }
   return Math.sqrt(low * high)
+}
+
+/** What decides how a paint hides. */
+export interface FilmPaint {
+  readonly optics: Optics
+  readonly lab: Triple
+  readonly opacity: Opacity
+  /** As measured over a card, 0–1; stands before the opacity class. */
+  readonly contrastRatio?: number | null
+  readonly body: Body
+}
+
+/** Scattering of a paint's film: from its measured contrast ratio where there is one, else by its class. */
+export function paintScatter(p: FilmPaint): number {
+  const measured = p.contrastRatio ? scatterFromContrast(p.optics, FILM_THICKNESS[p.body], p.contrastRatio) : undefined
+  return measured ?? filmScatter(p.opacity, chroma(p.lab))
 }

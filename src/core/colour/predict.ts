@@ -1,10 +1,10 @@
 import { isNoPromise, sheenOfMix, sheenShares, type SheenShare } from '../paint/sheenOfMix'
-import type { Body, Opacity, Sheen } from '../paint/properties'
+import type { Sheen } from '../paint/properties'
 import { deltaE00 } from './deltaE00'
-import { FILM_THICKNESS, filmScatter, hidingThickness, overCard, scatterFromContrast, type Film } from './film'
+import { FILM_THICKNESS, hidingThickness, overCard, paintScatter, type Film, type FilmPaint } from './film'
 import { showOnScreen } from './gamut'
 import { mixOptics, mixReflectance, type Optics } from './kubelkaMunk'
-import { chroma, xyzToLab } from './lab'
+import { xyzToLab } from './lab'
 import { labGradient } from './calibrate'
 import { mixToLab } from './mixColour'
 import { reflectanceToXyz, type Reflectance } from './reflectance'
@@ -23,13 +23,7 @@ export interface SurePaint {
 }
 
 /** A paint as a formula uses it. */
-export interface FormulaPaint extends SurePaint {
-  readonly lab: Triple
-  readonly opacity: Opacity
-  /** As measured over a card, 0–1; stands before the opacity class. */
-  readonly contrastRatio?: number | null
-  readonly body: Body
-}
+export interface FormulaPaint extends SurePaint, FilmPaint {}
 
 export interface Sureness {
   /** Expected ΔE00 between the computed colour and the real one. */
@@ -81,7 +75,7 @@ export function predict(paints: readonly FormulaPaint[], amounts: readonly numbe
   const mean = (value: (p: FormulaPaint) => number) =>
     paints.reduce((sum, p, i) => sum + (amounts[i]! / total) * value(p), 0)
   const usual = mean((p) => FILM_THICKNESS[p.body])
-  const laid: Film = { optics: mixOptics(optics, amounts), scatter: mean(scatterOf), thickness: film * usual }
+  const laid: Film = { optics: mixOptics(optics, amounts), scatter: mean(paintScatter), thickness: film * usual }
   const card = overCard(laid)
   const hides = hidingThickness(laid)
   const hexOf = (r: Reflectance) => showOnScreen(xyzToLab(reflectanceToXyz(r))).hex
@@ -116,12 +110,6 @@ export function sureOf(paints: readonly SurePaint[], amounts: readonly number[])
   )
   const shares = sheenShares(paints.map((p, i) => ({ sheen: p.sheen, ul: amounts[i]! })))
   return { sureness: surenessOf(paints, amounts, pull), promise: !isNoPromise(shares) }
-}
-
-/** Scattering of a paint's film: from its measured contrast ratio where there is one, else by its class. */
-function scatterOf(p: FormulaPaint): number {
-  const measured = p.contrastRatio ? scatterFromContrast(p.optics, FILM_THICKNESS[p.body], p.contrastRatio) : undefined
-  return measured ?? filmScatter(p.opacity, chroma(p.lab))
 }
 
 /** ‖∂(ΔE00)/∂ln amount‖ of each paint at the mix. */

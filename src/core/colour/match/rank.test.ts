@@ -38,6 +38,12 @@ describe('candidates in the order a maker tries them', () => {
       rank([whole([0, 1], 0.4, [9, 10]), whole([0, 2], 0.4, [1, 1])], [paints[0]!, paints[1]!, paints[1]!])[0]!.parts,
     ).toEqual([1, 1])
   })
+  it('a measured contrast ratio stands before the class', () => {
+    const thin = paint('#136a78', { contrastRatio: 0.6 })
+    const [first, second] = rank([whole([0], 0.4), whole([1], 0.4)], [thin, paint('#136a78')])
+    expect(first!.set).toEqual([1])
+    expect(second!.contrastRatio).toBeCloseTo(0.6, 3)
+  })
   it('flakes are no promise and come last, and the sheen that is wanted counts', () => {
     expect(order([whole([0, 3], 0.4), whole([0, 1], 0.9)])[0]).toBe('0,1')
     const [gold] = rank([whole([0, 3], 0.4)], paints)

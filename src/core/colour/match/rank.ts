@@ -1,17 +1,11 @@
-import type { Body, Opacity, Sheen } from '../../paint/properties'
+import type { Sheen } from '../../paint/properties'
 import { isNoPromise, sheenOfMix, sheenShares } from '../../paint/sheenOfMix'
-import { FILM_THICKNESS, filmScatter, overCard } from '../film'
-import { mixOptics, type Optics } from '../kubelkaMunk'
-import { chroma } from '../lab'
-import type { Triple } from '../srgb'
+import { FILM_THICKNESS, overCard, paintScatter, type FilmPaint } from '../film'
+import { mixOptics } from '../kubelkaMunk'
 import type { WholeParts } from './wholeParts'
 
 /** What is weighed of a paint beside its colour. */
-export interface RankedPaint {
-  readonly optics: Optics
-  readonly lab: Triple
-  readonly opacity: Opacity
-  readonly body: Body
+export interface RankedPaint extends FilmPaint {
   readonly sheen: Sheen
   readonly pigments: readonly string[]
   /** Minor units a ml; null where no price is known. */
@@ -63,7 +57,7 @@ function describe(f: WholeParts, all: readonly RankedPaint[]): Omit<Candidate, '
     perMl: paints.some((p) => p.perMl === null) ? null : mean((p) => p.perMl!),
     contrastRatio: overCard({
       optics: mixOptics(paints.map((p) => p.optics), f.parts),
-      scatter: mean((p) => filmScatter(p.opacity, chroma(p.lab))),
+      scatter: mean(paintScatter),
       thickness: mean((p) => FILM_THICKNESS[p.body]),
     }).contrastRatio,
     pigments: [...new Set(paints.flatMap((p) => p.pigments))],
