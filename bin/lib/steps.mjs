@@ -15,7 +15,7 @@ export async function step(what, work) {
   const from = performance.now()
   const result = await work()
   const seconds = (performance.now() - from) / 1000
-  if (seconds > 1) out.write(`[${elapsed()}]   done in ${seconds.toFixed(1)} s\n`)
+  if (seconds > 1) out.write(`[${elapsed()}]   ${what}: done in ${seconds.toFixed(1)} s\n`)
   return result
 }
 
