@@ -73,7 +73,7 @@ describe('the demo studio', () => {
     )
   })
   it('has bottles in every state', async () => {
-    const needs = (await run(bottlesInUse)).map((b) => needsOf(factsFromTexts(b), now.getTime(), String))
+    const needs = (await run(bottlesInUse)).map((b) => needsOf(factsFromTexts(b, now.getTime()), now.getTime(), String))
     const kinds = new Set(needs.flat().map((n) => n.kind))
     expect([...kinds].sort()).toEqual(['check', 'evaporated', 'keep', 'low', 'resting', 'shake', 'thickened'])
     expect(needs.some((n) => n.length === 0)).toBe(true)

@@ -52,6 +52,8 @@ alter table bottle
   add column read_w real,
   -- How quickly water thins it, as its curve stood when it was read.
   add column curve_b real,
+  -- How much ln of its level time rises a day by standing, as that was known when it was read.
+  add column thickens real check (thickens >= 0),
   -- What the other bottles of its palette are brought to.
   add column is_reference boolean not null default false,
   -- Expected ΔE00 between its computed colour and the real one; null where nothing in it has colour.

@@ -37,13 +37,15 @@ export interface BottleFull extends Bottle {
   readonly w: number
   readonly readW: number | null
   readonly curveB: number | null
+  /** What ln of its level time rises by a day, see `Ageing`. */
+  readonly thickens: number | null
   readonly isReference: boolean
 }
 
 const LOOK = `v.id, v.label, v.capacity_ul as "capacityUl", b.role, b.mixed_at as "mixedAt", b.rest_until as "restUntil",
   b.colour_hex as hex, b.colour_off as off, b.sheen, b.code, b.palette, b.technique`
 const FULL = `b.recipe, b.tare_mg as "tareMg", b.notes, v.kind = 'jar' as "isJar", b.keep_until as "keepUntil", b.moved_at as "movedAt",
-  b.evaporated_ul as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB",
+  b.evaporated_ul as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB", b.thickens,
   b.is_reference as "isReference"`
 const UL = `(select coalesce(sum(c.ul), 0)::bigint from vessel_content c
   where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id) as ul`

@@ -5,6 +5,7 @@ import {
   beliefFor,
   beliefsOf,
   curveKeys,
+  learnedOf,
   loggedTitrations,
   readBothWays,
   readBottle,
@@ -21,11 +22,11 @@ async function mixed() {
   const [teal, flow, water] = [await studio.paint('Teal'), await studio.medium('Flow'), await studio.water()]
   const bottle = (label: string) => studio.bottle(label, [{ materialId: teal, ul: 40_000 }, { materialId: flow, ul: 80_000 }]) // prettier-ignore
   const id = await bottle('Teal 1')
-  const read = (vesselId: string, levelTimeS: number, more: object = {}) => studio.run((tx) => readBottle(tx, { requestId: uuidv7(), vesselId, levelTimeS, sigma: 0.08, tries: [levelTimeS], how: 'stopwatch', ...more })) // prettier-ignore
+  const read = (vesselId: string, levelTimeS: number, more: object = {}, at?: Date) => studio.run((tx) => readBottle(tx, { requestId: uuidv7(), vesselId, levelTimeS, sigma: 0.08, tries: [levelTimeS], how: 'stopwatch', ...more }, at)) // prettier-ignore
   const add = (vesselId: string, ul: number) => studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId, waterId: water, ul })) // prettier-ignore
-  const belief = async (vesselId: string) => {
+  const belief = async (vesselId: string, now = new Date()) => {
     const b = await studio.run((tx) => findBottle(tx, vesselId))
-    return (await studio.run((tx) => beliefsOf(tx, [b]))).get(vesselId)!
+    return (await studio.run(async (tx) => beliefsOf(tx, [b], await learnedOf(tx), now))).get(vesselId)!
   }
   return { studio, teal, flow, id, bottle, read, add, belief }
 }
@@ -57,6 +58,26 @@ describe('readings of bottles', () => {
     await expect(studio.run((tx) => readBottle(tx, { ...input, levelTimeS: 2 }))).rejects.toMatchObject({ code: 'Conflict' }) // prettier-ignore
     const [t] = await studio.run(loggedTitrations)
     expect(await studio.run((tx) => writeReading(tx, t!.id, input.requestId, 0, input))).toBe(false)
+  })
+  it('taken again after weeks teach how mixes thicken by standing, and do not bend the curve', async () => {
+    const { studio, id, bottle, read, belief } = await mixed()
+    const day = (n: number) => new Date(Date.now() - n * 86_400_000)
+    const twin = await bottle('Twin')
+    for (const b of [id, twin]) {
+      await read(b, 3, {}, day(60))
+      await read(b, 3 * Math.exp(0.3), {}, day(30))
+    }
+    // A hundredth a day was seen twice; the start value of a quarter of that still counts.
+    const { ageing, fresh } = await studio.run(learnedOf)
+    expect(ageing.perDay).toBeGreaterThan(0.006)
+    expect(ageing.perDay).toBeLessThan(0.01)
+    // More than half of the rise of 0.3 is taken out of the late reading.
+    for (const p of fresh[0]!.points) expect(Math.abs(p.lnT - Math.log(3))).toBeLessThan(0.15)
+    expect((await studio.run((tx) => findBottle(tx, id))).thickens).toBeCloseTo(ageing.perDay, 6)
+    const [then, now] = [await belief(id, day(30)), await belief(id)]
+    expect(now.belief.a - then.belief.a).toBeCloseTo(30 * ageing.perDay, 6)
+    expect(now.belief.varA).toBeGreaterThan(then.belief.varA)
+    expect(now.points.map((p) => Math.round(p.days))).toEqual([60, 60])
   })
   it('teach the curve of their paint and medium to the next bottle of it', async () => {
     const { studio, teal, flow, bottle, read, add, belief } = await mixed()

@@ -1,6 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { groupBy } from '@/core/groupBy'
+import {
+  afterStanding,
+  daysBetween,
+  learnAgeing,
+  stoodFor,
+  type Ageing,
+  type StoodPoint,
+} from '@/core/consistency/ageing'
 import { keyOf } from '@/core/consistency/curveKey'
 import { beliefOf, priorsOf, type CurveKey, type Logged } from '@/core/consistency/curves'
 import type { Belief } from '@/core/consistency/dilution'
@@ -20,11 +28,19 @@ export interface Reading {
 /** As many mixes as curves are learned from, newest first. */
 const MOST_LOGS = 2_000
 
-/** Every mix that was read while it was thinned, with its readings in the order they were taken. */
-export async function loggedTitrations(tx: Tx): Promise<(Logged & { vesselId: string | null; startedAt: string })[]> {
+/** A mix that was read, with its readings in the order they were taken. */
+export interface LoggedMix extends Logged {
+  readonly vesselId: string | null
+  readonly startedAt: string
+  readonly points: readonly StoodPoint[]
+}
+
+/** Every mix that was read while it was thinned or while it stood, newest first. */
+export async function loggedTitrations(tx: Tx): Promise<LoggedMix[]> {
   return tx.q(
     `select t.id, t.vessel_id as "vesselId", t.paint_id as "paintId", t.medium_id as "mediumId", t.body, t.ratio, t.started_at as "startedAt",
-       coalesce(json_agg(json_build_object('w', r.w, 'lnT', ln(r.level_time_s), 'sigma', r.sigma) order by r.at, r.id)
+       coalesce(json_agg(json_build_object('w', r.w, 'lnT', ln(r.level_time_s), 'sigma', r.sigma,
+         'days', greatest(0, extract(epoch from r.at - t.started_at) / 86400)) order by r.at, r.id)
          filter (where r.id is not null), '[]') as points
      from (select * from titration where studio_id = $1 order by started_at desc limit ${MOST_LOGS}) t
      left join level_reading r on r.studio_id = t.studio_id and r.titration_id = t.id
@@ -53,30 +69,47 @@ export interface KnownBottle {
   readonly id: string
   readonly ul: number
   readonly w: number
+  /** As it is now. */
   readonly belief: Belief
-  readonly points: Logged['points']
+  /** Its own readings, as they would be taken now. */
+  readonly points: readonly StoodPoint[]
   readonly key: CurveKey
 }
 
-/** What is believed of bottles: their pair's curve and their own readings. */
-export async function beliefsOf(tx: Tx, bottles: readonly { id: string; ul: number; w: number }[], known?: Awaited<ReturnType<typeof loggedTitrations>>): Promise<Map<string, KnownBottle>> {
-  const logs = known ?? (await loggedTitrations(tx))
-  const priors = priorsOf(logs)
+/** What all readings of a studio say together: how mixes age, and every mix as it was fresh. */
+export interface Learned {
+  readonly ageing: Ageing
+  readonly fresh: readonly LoggedMix[]
+}
+
+/** @see Learned */
+export async function learnedOf(tx: Tx): Promise<Learned> {
+  const logs = await loggedTitrations(tx)
+  const ageing = learnAgeing(logs)
+  return { ageing, fresh: logs.map((l) => ({ ...l, points: stoodFor(l.points, ageing, 0) })) }
+}
+
+/** What is believed of bottles: their pair's curve, their own readings, and how long they have stood. */
+export async function beliefsOf(tx: Tx, bottles: readonly { id: string; ul: number; w: number; mixedAt: string }[], known: Learned, now: Date): Promise<Map<string, KnownBottle>> {
+  const { ageing, fresh } = known
+  const priors = priorsOf(fresh)
   const keys = await curveKeys(tx, bottles.map((b) => b.id))
   return new Map(
     bottles.flatMap((b) => {
       const key = keys.get(b.id)
       if (!key) return []
-      const own = logs.find((l) => l.vesselId === b.id)
-      return [[b.id, { ...b, key, points: own?.points ?? [], belief: beliefOf(key, own, logs, priors) }] as const]
+      const own = fresh.find((l) => l.vesselId === b.id)
+      const days = daysBetween(Date.parse(own?.startedAt ?? b.mixedAt), now.getTime())
+      const belief = afterStanding(beliefOf(key, own, fresh, priors), ageing, days)
+      return [[b.id, { ...b, key, points: stoodFor(own?.points ?? [], ageing, days), belief }] as const]
     }),
   )
 } // prettier-ignore
 
 /** What is believed of a mix that is not in a bottle yet. */
 export async function beliefFor(tx: Tx, key: CurveKey): Promise<Belief> {
-  const logs = await loggedTitrations(tx)
-  return beliefOf(key, undefined, logs, priorsOf(logs))
+  const { fresh } = await learnedOf(tx)
+  return beliefOf(key, undefined, fresh, priorsOf(fresh))
 }
 
 /** The mix of a bottle, begun where there is none yet. */
@@ -115,7 +148,7 @@ export async function writeReading(tx: Tx, titrationId: string, requestId: strin
 
 /** Books a reading of a bottle as it is now, once per request. @throws NotFound, Invalid for an empty one */
 export async function readBottle(tx: Tx, input: { requestId: string; vesselId: string } & Reading, at?: Date): Promise<void> {
-  const [bottle] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2 for no key update', [tx.studioId, input.vesselId])
+  const [bottle] = await tx.q<{ w: number; mixedAt: string }>('select w, mixed_at as "mixedAt" from bottle where studio_id = $1 and vessel_id = $2 for no key update', [tx.studioId, input.vesselId])
   if (!bottle) throw new NotFound('bottle')
   const [before] = await tx.q<{ levelTimeS: number }>('select level_time_s as "levelTimeS" from level_reading where studio_id = $1 and request_id = $2', [tx.studioId, input.requestId])
   if (before) {
@@ -125,11 +158,12 @@ export async function readBottle(tx: Tx, input: { requestId: string; vesselId: s
   }
   const titrationId = await titrationOf(tx, input.vesselId, at)
   await writeReading(tx, titrationId, input.requestId, bottle.w, input, at)
-  const [known] = [...(await beliefsOf(tx, [{ id: input.vesselId, ul: 0, w: bottle.w }])).values()]
+  const learned = await learnedOf(tx)
+  const [known] = [...(await beliefsOf(tx, [{ id: input.vesselId, ul: 0, ...bottle }], learned, at ?? new Date())).values()]
   await tx.q(
-    `update bottle set curve_b = $5, level_time_s = $3, read_at = coalesce($4, now()), read_w = w, moved_at = coalesce($4, now()), evaporated_ul = 0
+    `update bottle set curve_b = $5, thickens = $6, level_time_s = $3, read_at = coalesce($4, now()), read_w = w, moved_at = coalesce($4, now()), evaporated_ul = 0
      where studio_id = $1 and vessel_id = $2`,
-    [tx.studioId, input.vesselId, input.levelTimeS, at ?? null, known?.belief.b ?? null],
+    [tx.studioId, input.vesselId, input.levelTimeS, at ?? null, known?.belief.b ?? null, learned.ageing.perDay],
   )
   tx.touched.add('rack')
 } // prettier-ignore

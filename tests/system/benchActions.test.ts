@@ -55,7 +55,7 @@ describe('consistency', () => {
     expect(await read(id, 4)).toEqual({ ok: true, value: null })
     expect(await waterBottleAction({ requestId: uuidv7(), vesselId: id, waterId: water, ul: 3_000 })).toEqual({ ok: true, value: null }) // prettier-ignore
     await read(id, 3)
-    const data = await studio.run(consistencyData)
+    const data = await studio.run((tx) => consistencyData(tx, new Date()))
     const [desk] = data.bottles
     expect(desk).toMatchObject({ id, label: 'Teal 1', pair: 'Teal with Flow', levelTimeS: 3, ul: 123_000 })
     expect(desk!.points).toHaveLength(2)

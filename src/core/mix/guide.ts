@@ -73,8 +73,6 @@ export interface GuideState {
   readonly wateredUl: number
   readonly readings: readonly { readonly atUl: number; readonly levelTimeS: number; readonly sigma: number; readonly tries: readonly number[]; readonly how: string }[]
   readonly totalUl: number
-  /** How far the whole is, 0–1. */
-  readonly done: number
   readonly canUndo: boolean
 } // prettier-ignore
 
@@ -189,15 +187,10 @@ class Run {
   state(canUndo: boolean): GuideState {
     const line = this.step === 'pour' || this.step === 'overshoot' ? this.line : -1
     const sum = this.poured.reduce<number>((s, p) => s + (p ?? 0), 0)
-    const wanted = Math.max(
-      1,
-      this.targets.reduce((a, b) => a + b, 0),
-    )
-    const share = { prepare: 0, cup: 0.04, pour: 0.08, overshoot: 0.08, stir: 0.72, judge: 0.8, label: 0.95 }[this.step]
     return {
       step: this.step, line, pouredUl: [...this.poured], targetsUl: [...this.targets], heldUl: this.held, overshoot: this.over,
       baselineG: this.baselineG, wateredUl: this.watered, readings: [...this.readings], totalUl: sum + this.watered,
-      done: line >= 0 ? share + 0.62 * Math.min(1, sum / wanted) : share, canUndo,
+      canUndo,
     } // prettier-ignore
   }
 }

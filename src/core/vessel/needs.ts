@@ -17,7 +17,7 @@ export interface RackFacts {
   /** Its level time as it was when last read, s, and when. */
   readonly levelTimeS: number | null
   readonly readAt: number | null
-  /** Level time as it is now by the water lost since, s; null where it was never read. */
+  /** Level time as it is now by the water lost since and by standing, s; null where it was never read. */
   readonly expectedS: number | null
   /** What its technique and role want, s; null where it has none. */
   readonly wantedS: readonly [number, number] | null
@@ -58,10 +58,10 @@ const days = (ms: number) => {
   return `${n} ${n === 1 ? 'day' : 'days'}`
 }
 
-/** How much thicker it has become by that, where it was read before. */
-const thickened = (b: RackFacts) =>
+/** How much thicker it has become, where it was read before. @param words what leads to it */
+const thickened = (b: RackFacts, words: string) =>
   b.levelTimeS !== null && b.expectedS !== null && b.expectedS > 1.1 * b.levelTimeS
-    ? ` and thickened from ${b.levelTimeS.toFixed(1)} to about ${b.expectedS.toFixed(1)} s`
+    ? `${words} thickened from ${b.levelTimeS.toFixed(1)} to about ${b.expectedS.toFixed(1)} s`
     : ''
 
 /** The facts of a bottle whose times are ISO texts, as a page has it. */
@@ -75,10 +75,11 @@ export function factsFromTexts(
     readAt: string | null
     evaporatedUl: number
   },
+  now: number,
 ): RackFacts {
   const ms = (text: string | null) => (text === null ? null : Date.parse(text))
   return {
-    ...sinceRead(b), ul: b.ul, capacityUl: b.capacityUl, evaporatedUl: b.evaporatedUl, levelTimeS: b.levelTimeS,
+    ...sinceRead(b, now - (ms(b.readAt) ?? now)), ul: b.ul, capacityUl: b.capacityUl, evaporatedUl: b.evaporatedUl, levelTimeS: b.levelTimeS,
     mixedAt: Date.parse(b.mixedAt), restUntil: Date.parse(b.restUntil), keepUntil: ms(b.keepUntil), movedAt: ms(b.movedAt), readAt: ms(b.readAt),
   } // prettier-ignore
 }
@@ -96,14 +97,14 @@ export function needsOf(b: RackFacts, now: number, date: (ms: number) => string)
   if (b.restUntil > now)
     add('resting', `Rests until ${date(b.restUntil)}`, `It rests until ${date(b.restUntil)}, so that bubbles rise. Leave it alone.`, b.restUntil) // prettier-ignore
   if (b.evaporatedUl > EVAPORATED_SHARE * b.ul)
-    add('evaporated', `Lost ${formatMl(b.evaporatedUl)} of water`, `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b)}: ${drops(b.evaporatedUl)} bring it back. Add them by halves, stir, look.`) // prettier-ignore
+    add('evaporated', `Lost ${formatMl(b.evaporatedUl)} of water`, `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b, ' and')}: ${drops(b.evaporatedUl)} bring it back. Add them by halves, stir, look.`) // prettier-ignore
   else if (b.thinUl > 0 && b.expectedS !== null && b.wantedS && b.readAt !== null)
     add('thickened', `Too thick by ${drops(b.thinUl)}`, `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${drops(b.thinUl)} of water bring it there.`) // prettier-ignore
   if (b.keepUntil !== null && b.keepUntil > now && b.keepUntil - now <= KEEP_WARNING_DAYS * DAY)
     add('keep', `Keeps ${days(b.keepUntil - now)} more`, `It keeps until ${date(b.keepUntil)}. Plan it into a pour before then.`, b.keepUntil) // prettier-ignore
   const looked = Math.max(b.mixedAt, b.movedAt ?? 0, b.readAt ?? 0)
   if (b.restUntil <= now && now - looked > CHECK_AFTER_DAYS * DAY)
-    add('check', 'Check before pouring', `Nobody has looked at it for ${days(now - looked)}. Shake, strain, and time the mound before it is poured.`) // prettier-ignore
+    add('check', 'Check before pouring', `Nobody has looked at it for ${days(now - looked)}${thickened(b, ': it has likely')}. Shake, strain, and time the mound before it is poured.`) // prettier-ignore
   else if (b.restUntil <= now && now - looked > SHAKE_AFTER_DAYS * DAY)
     add('shake', 'Shake and strain', `It has stood for ${days(now - looked)}. Shake and strain it before it is poured.`)
   if (b.ul < LOW_SHARE * (b.capacityUl ?? USUAL_CAPACITY_UL))

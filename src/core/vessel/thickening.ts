@@ -1,3 +1,4 @@
+import { daysBetween, START_AGEING } from '../consistency/ageing'
 import { undiluted } from '../consistency/reference'
 import { aimOf } from '../consistency/waterAdvice'
 import { wantedBand } from '../consistency/wanted'
@@ -18,10 +19,12 @@ export interface Read {
   /** Water on its curve when it was read. */
   readonly readW: number | null
   readonly curveB: number | null
+  /** What ln of its level time rises by a day, see `Ageing`; null: the start value. */
+  readonly thickens: number | null
 }
 
 export interface SinceRead {
-  /** Its level time as it is now by the water it lost or was given, s; null where it was never read. */
+  /** Its level time as it is now by the water it lost or was given and by standing, s; null where it was never read. */
   readonly expectedS: number | null
   /** What it should be for its technique and role, s; null where it has none. */
   readonly wantedS: readonly [number, number] | null
@@ -29,12 +32,18 @@ export interface SinceRead {
   readonly thinUl: number
 }
 
-/** What a bottle has become since it was read, and the water that brings it to what it is meant for. */
-export function sinceRead({ ul, role, technique, levelTimeS, w, readW, curveB }: Read): SinceRead {
+/**
+ * What a bottle has become since it was read, and the water that brings it to what it is meant for.
+ * @param stoodMs how long ago that was
+ */
+export function sinceRead(
+  { ul, role, technique, levelTimeS, w, readW, curveB, thickens }: Read,
+  stoodMs: number,
+): SinceRead {
   const wantedS = technique === null ? null : wantedBand(technique, 'as usual', role as Role)
   if (levelTimeS === null || readW === null) return { expectedS: null, wantedS, thinUl: 0 }
   const b = curveB ?? USUAL_B
-  const expectedS = levelTimeS * Math.exp(b * (readW - w))
+  const expectedS = levelTimeS * Math.exp(b * (readW - w) + (thickens ?? START_AGEING.perDay) * daysBetween(0, stoodMs))
   if (!wantedS || expectedS <= PAST_BAND * wantedS[1]) return { expectedS, wantedS, thinUl: 0 }
   return { expectedS, wantedS, thinUl: Math.round((Math.log(expectedS / aimOf(wantedS)) / b) * undiluted(w, ul)) }
 }

@@ -195,7 +195,8 @@ export function viewOf(
   }
 }
 
-function colourOf(paints: readonly { material: Material; parts: number }[]): MixView['colour'] {
+/** What paints turn into by volume, and how sure that is; nothing where none of them has a colour. */
+export function colourOf(paints: readonly { material: Material; parts: number }[]): MixView['colour'] {
   const seen = paints.filter((p) => p.material.hex && p.parts > 0)
   const sure = seen.map((p) => surePaint(p.material))
   const parts = seen.map((p) => p.parts)

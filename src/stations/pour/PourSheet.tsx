@@ -91,7 +91,7 @@ export function PourSheet({
               {plan.parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
                 const needs = b
-                  ? needsOf(factsFromTexts(b), Date.parse(now), (at) => dayAndTime(at, zone)).filter(
+                  ? needsOf(factsFromTexts(b, Date.parse(now)), Date.parse(now), (at) => dayAndTime(at, zone)).filter(
                       (n) => n.kind !== 'low',
                     )
                   : []

@@ -38,7 +38,7 @@ interface Props {
 
 /** One bottle: what it is, what it needs, what is in it, and how every millilitre came and went. */
 export function BottleSheet({ bottle, portions, sure, entries, studio, now, waters, others, bands, fed }: Props) {
-  const facts = factsFromTexts(bottle)
+  const facts = factsFromTexts(bottle, now.getTime())
   const needs = needsOf(facts, now.getTime(), (at) => dayAndTime(at, studio.zone))
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
   const cost = costOf(portions)

@@ -18,7 +18,7 @@ let count = 0
 const bottle = (more: Partial<RackBottle>): RackBottle => ({
   id: `b${count++}`, code: 'ABCD', label: 'Teal', role: 'pour', palette: '', technique: null, hex: '#136a78', sheen: 'satin', isJar: false, ul: 100_000,
   capacityUl: 240_000, mixedAt: at(1), restUntil: at(0.5), keepUntil: null, movedAt: null, evaporatedUl: 0, levelTimeS: null, readAt: null, w: 0, readW: null,
-  curveB: null, isReference: false, ...more,
+  curveB: null, thickens: null, isReference: false, ...more,
 }) // prettier-ignore
 const sort = (all: RackBottle[], filter: Partial<typeof ALL>, from = 0, most = 100) =>
   sortRack(all, { ...ALL, ...filter }, now, START_BANDS, 'UTC', from, most)

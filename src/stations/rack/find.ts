@@ -31,7 +31,7 @@ export interface FoundRack {
 export const RACK_CHUNK = 60
 
 /** The facts of a bottle as the core asks for them. */
-export const factsOf = (b: RackBottle) => ({ ...b, ...sinceRead(b) })
+export const factsOf = (b: RackBottle, now: number) => ({ ...b, ...sinceRead(b, now - (b.readAt ?? now)) })
 
 const ORDERS: Readonly<Record<string, (a: RackBottle, b: RackBottle) => number>> = {
   oldest: (a, b) => a.mixedAt - b.mixedAt,
@@ -70,7 +70,7 @@ export function sortRack(all: readonly RackBottle[], filter: RackFilterInput, no
       const text = fold(`${b.label} ${b.role} ${b.palette} ${b.code}`)
       if (!words.every((w) => text.includes(w))) return false
     }
-    const known = factsOf(b)
+    const known = factsOf(b, now.getTime())
     facts.set(b, known)
     const kinds = needsOf(known, now.getTime(), plain).map((n) => n.kind)
     for (const k of kinds) counts[k] = (counts[k] ?? 0) + 1
@@ -107,7 +107,7 @@ export interface Alert {
 /** What the rack asks for, the pressing first, then what comes due by date. */
 export function alertsOf(all: readonly RackBottle[], now: Date, zone: string): Alert[] {
   const date = (at: number) => dayAndTime(at, zone)
-  const found = all.flatMap((b) => needsOf(factsOf(b), now.getTime(), date).map((need) => ({ id: b.id, label: b.label, hex: b.hex, sheen: b.sheen, need }))) // prettier-ignore
+  const found = all.flatMap((b) => needsOf(factsOf(b, now.getTime()), now.getTime(), date).map((need) => ({ id: b.id, label: b.label, hex: b.hex, sheen: b.sheen, need }))) // prettier-ignore
   const rank = (a: Alert) => (isPressing(a.need.kind) && a.need.due === null ? 0 : a.need.due !== null ? 1 : 2)
   return found.sort((a, b) => rank(a) - rank(b) || (a.need.due ?? 0) - (b.need.due ?? 0) || a.label.localeCompare(b.label)) // prettier-ignore
 }

@@ -177,6 +177,9 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
             </span>
           </div>
           <BandScale bands={data.bands} wantedS={bandS} nowS={seconds} />
+          <p className="muted" style={{ margin: '10px 0 0' }}>
+            {ageingSentence(data.ageing)}
+          </p>
         </section>
         <section className="panel" aria-label="Curve">
           <h2>
@@ -188,3 +191,9 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
     </div>
   )
 } // prettier-ignore
+
+const percent = (perDay: number) => (100 * Math.expm1(perDay)).toFixed(1)
+
+/** What is reckoned for standing, and how sure it is. */
+const ageingSentence = ({ perDay, sd }: ConsistencyData['ageing']) =>
+  `Standing thickens mixes by about ${percent(perDay)} % a day (± ${percent(sd)}), learned from bottles that were read again; that is in what is expected now.`

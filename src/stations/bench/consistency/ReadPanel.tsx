@@ -3,45 +3,33 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { useState } from 'react'
 import { FLOW_CUPS, kinematicViscosity, secondsPerNu } from '@/core/consistency/flowCup'
-import { timed } from '@/core/consistency/levelTime'
 import { parseNumber } from '@/core/quantity/number'
 import { Notice } from '@/ui/Notice'
 import { useAttempt } from '@/ui/useAttempt'
 import { useHandKeys } from '@/ui/useHandKeys'
 import { useSend } from '@/ui/useSend'
-import { useStopwatch } from '@/ui/useStopwatch'
+import { useTries } from '../useTries'
 import { readBottleAction } from './actions'
 import type { ConsistencyData, DeskBottle } from './queries'
 
-const TRIES = 3
 /** A flow cup in one run is about as sure as this, σ of ln ν. From memory; a start value. */
 const CUP_SIGMA = 0.05
 
 /** Reads a bottle: the mound by one key, or a flow cup. */
 export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: ConsistencyData['pairs'] }) {
   const [how, setHow] = useState<'stopwatch' | 'flow cup'>('stopwatch')
-  const [tries, setTries] = useState<number[]>([])
   const [cup, setCup] = useState('iso-4')
   const [seconds, setSeconds] = useState('')
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const keep = (list: number[]) => {
-    const { levelTimeS, sigma } = timed(list)
+  const watch = useTries((reading, clear) =>
     send(
-      (requestId) => readBottleAction({ requestId, vesselId: bottle.id, levelTimeS, sigma, tries: list, how: 'stopwatch' }),
-      () => setTries([]),
+      (requestId) => readBottleAction({ requestId, vesselId: bottle.id, ...reading, how: 'stopwatch' }),
+      clear,
       'Reading kept',
-    )
-  }
-  const watch = useStopwatch((s) => {
-    const list = [...tries, Math.round(100 * s) / 100]
-    setTries(list)
-    if (list.length >= TRIES) keep(list)
-  })
-  useHandKeys({
-    next: how === 'stopwatch' ? watch.press : undefined,
-    undo: tries.length ? () => setTries(tries.slice(0, -1)) : undefined,
-  })
+    ),
+  )
+  useHandKeys({ next: how === 'stopwatch' ? watch.press : undefined, undo: watch.undo })
   const keepCup = () =>
     attempt(() => {
       const nu = kinematicViscosity(cup, parseNumber(seconds) ?? NaN)
@@ -60,15 +48,15 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
         <>
           <button type="button" className="watch" onClick={watch.press} disabled={pending}>
             <span className="big" data-testid="watch">
-              {(watch.running ? watch.seconds : (tries.at(-1) ?? 0)).toFixed(1)} s
+              {(watch.running ? watch.seconds : (watch.tries.at(-1) ?? 0)).toFixed(1)} s
             </span>
-            <span>{watch.running ? 'Press when the mound is gone' : `Press when the ribbon stops: try ${Math.min(TRIES, tries.length + 1)} of ${TRIES}`}</span>
+            <span>{watch.running ? 'Press when the mound is gone' : `Press when the ribbon stops: ${watch.turn}`}</span>
             <kbd>Space</kbd>
           </button>
           <p className="muted" style={{ minHeight: 26 }}>
-            {tries.length ? tries.map((t) => `${t.toFixed(2)} s`).join(', ') : 'Let a ribbon fall from the stick; count until its heap is flat.'}{' '}
-            {tries.length && tries.length < TRIES ? (
-              <button type="button" className="plain" onClick={() => keep(tries)}>
+            {watch.said || 'Let a ribbon fall from the stick; count until its heap is flat.'}{' '}
+            {watch.enough && !pending ? (
+              <button type="button" className="plain" onClick={watch.enough}>
                 That is enough
               </button>
             ) : null}

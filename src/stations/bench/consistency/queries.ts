@@ -6,7 +6,7 @@ import { judgeWater } from '@/core/mix/waterLimit'
 import type { Role } from '@/core/paint/properties'
 import { bottlesInUse, portionsOf } from '@/db/bottles'
 import { listWaters, materialNames } from '@/db/catalogue'
-import { beliefsOf, loggedTitrations, readBothWays } from '@/db/consistency'
+import { beliefsOf, learnedOf, readBothWays } from '@/db/consistency'
 import { houseRules } from '@/db/houseRules'
 import { studioFacts } from '@/db/studio'
 import type { Tx } from '@/db/withStudio'
@@ -39,17 +39,18 @@ export interface DeskBottle {
 const MOST_PAIRS = 24
 
 /** Everything the consistency desk shows. */
-export async function consistencyData(tx: Tx) {
+export async function consistencyData(tx: Tx, now: Date) {
   const studio = await studioFacts(tx)
   const bottles = await bottlesInUse(tx)
   const ids = bottles.map((b) => b.id)
-  const logs = await loggedTitrations(tx)
-  const [known, portions] = [await beliefsOf(tx, bottles, logs), await portionsOf(tx, ids)]
-  const names = await materialNames(tx, [...known.values()].flatMap((k) => [k.key.paintId, k.key.mediumId].filter((x) => x !== null))) // prettier-ignore
+  const known = await learnedOf(tx)
+  const logs = known.fresh
+  const [beliefs, portions] = [await beliefsOf(tx, bottles, known, now), await portionsOf(tx, ids)]
+  const names = await materialNames(tx, [...beliefs.values()].flatMap((k) => [k.key.paintId, k.key.mediumId].filter((x) => x !== null))) // prettier-ignore
   const content = groupBy(portions, (p) => p.vesselId)
   const waters = await listWaters(tx)
   const desk = bottles.flatMap((b): DeskBottle[] => {
-    const k = known.get(b.id)
+    const k = beliefs.get(b.id)
     if (!k) return []
     const water = judgeWater(content.get(b.id) ?? [], { school: studio.waterSchool })
     const same = logs.filter((l) => l.vesselId !== b.id && l.paintId === k.key.paintId && l.mediumId === k.key.mediumId)
@@ -65,6 +66,7 @@ export async function consistencyData(tx: Tx) {
     bottles: desk,
     waters,
     bands: rules.bands,
+    ageing: known.ageing,
     learned: await learned(tx, logs),
     pairs: await readBothWays(tx),
     units: studio.units,

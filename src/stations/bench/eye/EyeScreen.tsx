@@ -4,8 +4,6 @@ import { Input, Select } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
-import { mixToHex } from '@/core/colour/mixColour'
-import { opticsOf } from '@/core/colour/packOptics'
 import { additionOf } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { portionsOfMix, readBack, type Addition } from '@/core/mix/readBack'
@@ -23,9 +21,11 @@ import { useHandKeys } from '@/ui/useHandKeys'
 import { useScale } from '@/ui/useScale'
 import { FluidOunceTrap } from '../FluidOunceTrap'
 import { BottleForm } from '../guide/LabelStep'
+import { colourOf } from '../mixDraft'
 import { ScaleLine } from '../guide/ScaleLine'
 import { KeyPlace, StepKey } from '../guide/StepKey'
 import { useMixing } from '../guide/useMixing'
+import { useTyped } from '../guide/useTyped'
 import type { EyeMixing } from '../guide/write'
 import { SaveRecipe } from '../recipes/SaveRecipe'
 import { PLAIN } from '../start'
@@ -48,9 +48,9 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   const byId = useMemo(() => new Map(materials.map((m) => [m.id, m])), [materials])
   const bottleById = useMemo(() => new Map(bottles.map((b) => [b.id, b])), [bottles])
   const [filling, setFilling] = useState(false)
-  const [typed, setTyped] = useState('')
   const [place, setPlace] = useState<HTMLElement | null>(null)
   const { send, sending, setTrouble } = mix
+  const { typed, setTyped, carry } = useTyped<EyeEvent>((event) => send(event, true))
   const now = state.now && (byId.get(state.now.id) ?? bottleById.get(state.now.id))
   const density = now?.densityGPerMl ?? 1
   const nameOf = (id: string) => byId.get(id)?.name ?? bottleById.get(id)?.label ?? 'gone since'
@@ -72,15 +72,13 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   })
   const read = additions.length ? readBack(additions) : undefined
   const water = read && judgeWater(additions.map((a) => ({ kind: a.kind, ul: a.ul, waterShare: byId.get(a.materialId)!.waterShare, solids: byId.get(a.materialId)!.solids })), { school })
-  const paints = additions.filter((a) => byId.get(a.materialId)?.hex)
-  const hex = paints.length ? mixToHex(paints.map((p) => opticsOf(byId.get(p.materialId)!)), paints.map((p) => p.ul)) : undefined
+  const colour = colourOf(additions.map((a) => ({ material: byId.get(a.materialId)!, parts: a.ul })))
   const live = here && state.baselineG !== null && grams !== null ? grams - state.baselineG : 0
 
   const book = () =>
     attemptOr(setTrouble, () => {
       const ul = parsePouredUl(typed, density, units)
-      setTyped('')
-      void send({ kind: 'add', ul, ...(settledG === null ? {} : { grams: settledG }) })
+      carry({ kind: 'add', ul, ...(settledG === null ? {} : { grams: settledG }) })
     })
   const next = () => {
     if (state.baselineG === null && here) {
@@ -93,7 +91,8 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   }
   const undo = filling ? () => setFilling(false) : state.canUndo ? () => void send({ kind: 'undo' }) : undefined
   useHandKeys({ undo })
-  const choose = (value: string) => void send({ kind: 'name', source: byId.has(value) ? 'material' : 'bottle', id: value })
+  // What is named waits its turn: dropped, the next weight would be booked as what was named before.
+  const choose = (value: string) => void send({ kind: 'name', source: byId.has(value) ? 'material' : 'bottle', id: value }, true)
   if (mix.mixing.ended)
     return (
       <p>
@@ -189,10 +188,11 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
             {read ? (
               <div className="eye-read" data-testid="read-back">
                 <div className="chipline">
-                  {hex ? <Chip hex={hex} size={44} /> : null}
+                  {colour ? <Chip hex={colour.hex} size={44} /> : null}
                   <b style={{ fontSize: '1.5rem' }}>{read.ratio[1] ? `${formatRatio([read.ratio[0], 1])}${read.ratio[2] ? `, water ${short(read.ratio[2])}` : ''}` : 'no paint yet'}</b>
                 </div>
                 <small className="muted">medium : paint by volume · {formatVolume(read.totalUl)}</small>
+                {colour ? <small className="muted" style={{ display: 'block' }}>colour {colour.how} ΔE00</small> : null}
                 <dl className="facts" style={{ marginTop: 8 }}>
                   {read.shares.slice(0, 6).map((s) => (
                     <div key={s.materialId} style={{ display: 'contents' }}>

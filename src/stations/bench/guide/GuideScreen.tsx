@@ -41,6 +41,7 @@ export function GuideScreen({ start, bands, units }: { start: GuidedMixing; band
   const [sound, setSound] = useState(false)
   const [place, setPlace] = useState<HTMLElement | null>(null)
   const send = (event: GuideEvent) => void guide.send(event, event.kind === 'reading' || event.kind === 'undo')
+  const sendTyped = (event: GuideEvent) => guide.send(event, true)
   const undo = state.canUndo ? () => send({ kind: 'undo' }) : undefined
   useHandKeys({ undo })
   const pouring = pouringOf(plan, state, scale.grams)
@@ -59,7 +60,7 @@ export function GuideScreen({ start, bands, units }: { start: GuidedMixing; band
   if (state.wateredUl > 0) shown.push({ id: 'water', label: 'water', hex: '#cfd3d3', ul: state.wateredUl })
   const totalUl = shown.reduce((s, l) => s + l.ul, 0)
   const wholeUl = state.targetsUl.reduce((a, b) => a + b, 0)
-  const step = { plan, state, scale, send, units, bands, sending: guide.sending, say: guide.setTrouble }
+  const step = { plan, state, scale, send, sendTyped, units, bands, sending: guide.sending, say: guide.setTrouble }
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: guide.sending }}>

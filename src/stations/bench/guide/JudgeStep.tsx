@@ -1,9 +1,7 @@
 'use client'
 
 import { Input } from 'antd'
-import { useState } from 'react'
 import { learn } from '@/core/consistency/dilution'
-import { timed } from '@/core/consistency/levelTime'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { additionOf } from '@/core/device/settle'
 import { judgeWater } from '@/core/mix/waterLimit'
@@ -11,17 +9,16 @@ import { formatDrops, formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
 import { DROP_UL } from '@/core/quantity/units'
 import { attemptOr } from '@/ui/useAttempt'
-import { useStopwatch } from '@/ui/useStopwatch'
 import { adviceSentence, adviceSteps } from '../consistency/Advice'
 import { BandScale } from '../consistency/BandScale'
+import { useTries } from '../useTries'
 import type { StepProps } from './stepProps'
 import { StepKey } from './StepKey'
 import { amountsOf } from './pouring'
+import { useTyped } from './useTyped'
 
 /** More drops than this nobody counts. */
 const MOST_DROPS = 60
-/** Tries that are taken by themselves before the middle is used. */
-const TRIES = 3
 
 /** Time the mound, hear how much water, add it, time it again; until it is as wanted. */
 export function JudgeStep(props: StepProps) {
@@ -37,22 +34,15 @@ export function JudgeStep(props: StepProps) {
 }
 
 function WatchPart({ plan, send, state }: StepProps) {
-  const [tries, setTries] = useState<number[]>([])
-  const note = (list: number[]) => {
-    const { levelTimeS, sigma } = timed(list)
-    send({ kind: 'reading', levelTimeS, sigma, tries: list, how: 'stopwatch' })
-    setTries([])
-  }
-  const watch = useStopwatch((seconds) => {
-    const list = [...tries, Math.round(seconds * 100) / 100]
-    if (list.length >= TRIES) note(list)
-    else setTries(list)
+  const watch = useTries((reading, clear) => {
+    send({ kind: 'reading', ...reading, how: 'stopwatch' })
+    clear()
   })
   return (
     <>
       <StepKey label={watch.running ? 'The mound is gone' : 'The ribbon stops'} next={watch.press} always />
       <h2 className="guide-title">
-        Time the mound, try {Math.min(TRIES, tries.length + 1)} of {TRIES}
+        Time the mound, {watch.turn}
       </h2>
       <div className="guide-number guide-number-mid" data-testid="watch">
         {watch.seconds.toFixed(1)}
@@ -62,9 +52,9 @@ function WatchPart({ plan, send, state }: StepProps) {
         {watch.running ? 'press when the mound is gone' : 'press when the ribbon stops falling'} · wanted {plan.bandS[0]}–{plan.bandS[1]} s
       </p>
       <p className="guide-say">
-        {tries.length ? `So far ${tries.map((t) => `${t.toFixed(2)} s`).join(', ')}. ` : ''}
-        {tries.length ? (
-          <button type="button" className="plain" onClick={() => note(tries)}>
+        {watch.said ? `So far ${watch.said}. ` : ''}
+        {watch.enough ? (
+          <button type="button" className="plain" onClick={watch.enough}>
             That is enough
           </button>
         ) : null}{' '}
@@ -76,7 +66,7 @@ function WatchPart({ plan, send, state }: StepProps) {
   )
 } // prettier-ignore
 
-function WaterPart({ plan, state, scale, send, units, say }: StepProps) {
+function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProps) {
   const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
   const points = state.readings.map((r) => ({ w: r.atUl / undilutedUl, lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
   const belief = learn(plan.belief, [{ points, tau: 0 }])
@@ -84,17 +74,19 @@ function WaterPart({ plan, state, scale, send, units, say }: StepProps) {
   const advice = adviseWater({ belief, w: state.wateredUl / undilutedUl, undilutedUl, bandS: plan.bandS, roomUl: plan.water ? water.roomUl : 0 })
   const last = state.readings.at(-1)!
   const good = last.levelTimeS >= plan.bandS[0] && last.levelTimeS <= plan.bandS[1]
-  const [typed, setTyped] = useState('')
+  const { typed, setTyped, carry } = useTyped(sendTyped)
   const onScale = state.baselineG === null ? undefined : additionOf(scale.settledG ?? undefined, scale.resolutionG, state.baselineG)
   const weighedUl = plan.water && onScale ? Math.round((1000 * onScale) / plan.water.densityGPerMl) : 0
   const suggestedUl = weighedUl || advice.stepsUl[0] || advice.waterUl
   const add = () =>
     attemptOr(say, () => {
-    const ul = typed.trim() ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
+    const isTyped = typed.trim() !== ''
+    const ul = isTyped ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
     if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
     if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
-    setTyped('')
-    send({ kind: 'water', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) })
+    const event = { kind: 'water', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) } as const
+    if (isTyped) carry(event)
+    else send(event)
     })
   const done = !typed.trim() && (suggestedUl <= 0 || (good && !weighedUl))
   const label = done ? 'It is good' : typed.trim() ? 'Added what was typed' : `Added ${formatDrops(suggestedUl)}`

@@ -10,13 +10,14 @@ import type { StepProps } from './stepProps'
 import { FluidOunceTrap } from '../FluidOunceTrap'
 import { StepKey } from './StepKey'
 import { pouredBy, pouringOf } from './pouring'
+import { useTyped } from './useTyped'
 import { WeighOnce } from './WeighOnce'
 
 /** One line: how much still to pour, huge; by the scale, by a typed amount, or as planned. */
-export function PourStep({ plan, state, scale, send, units, say, sending }: StepProps) {
+export function PourStep({ plan, state, scale, send, sendTyped, units, say, sending }: StepProps) {
   const line = plan.lines[state.line]!
   const pouring = pouringOf(plan, state, scale.grams)!
-  const [typed, setTyped] = useState('')
+  const { typed, setTyped, carry } = useTyped(sendTyped)
   const [waiting, setWaiting] = useState(false)
   const weighed = scale.here && state.baselineG !== null && !line.byDrop
   const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), ...(scale.settledG === null ? {} : { grams: scale.settledG }) }) // prettier-ignore
@@ -26,8 +27,7 @@ export function PourStep({ plan, state, scale, send, units, say, sending }: Step
     if (typed.trim())
       attemptOr(say, () => {
         const ul = parsePouredUl(typed, line.densityGPerMl, units)
-        send({ kind: 'pour', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) })
-        setTyped('')
+        carry({ kind: 'pour', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) })
       })
     else if (weighed) setWaiting(true)
     else bySight()

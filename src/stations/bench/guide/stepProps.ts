@@ -10,6 +10,8 @@ export interface StepProps {
   readonly state: ReturnType<typeof guideState>
   readonly scale: ReturnType<typeof useScale>
   readonly send: (event: GuideEvent) => void
+  /** For what was typed: waits its turn, and says whether it was kept. */
+  readonly sendTyped: (event: GuideEvent) => Promise<boolean>
   readonly units: UnitSystem
   readonly bands: readonly Band[]
   readonly sending: boolean

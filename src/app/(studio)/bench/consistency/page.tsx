@@ -8,7 +8,8 @@ export const metadata: Metadata = { title: 'Consistency' }
 
 export default async function ConsistencyPage({ searchParams }: { searchParams: Search }) {
   const { bottle } = firstValues(await searchParams)
-  const data = await inStudio(consistencyData)
+  const now = new Date()
+  const data = await inStudio((tx) => consistencyData(tx, now))
   const first = data.bottles.some((b) => b.id === bottle) ? bottle : undefined
-  return <ConsistencyDesk data={data} first={first} now={new Date().toISOString()} />
+  return <ConsistencyDesk data={data} first={first} now={now.toISOString()} />
 }
