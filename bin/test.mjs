@@ -65,6 +65,7 @@ async function playwright(cluster) {
   else {
     const { stats, errors } = read('playwright.json')
     sum.passed += stats.expected + stats.flaky
+    if (stats.flaky) say(`${stats.flaky} in the browser passed only when tried again: see “flaky” above, and look why`)
     sum.failed += stats.unexpected + errors.length
     sum.skipped += stats.skipped
     if (code !== 0 && stats.unexpected + errors.length === 0) sum.failed += 1

@@ -73,7 +73,7 @@ describe('readings of bottles', () => {
     expect(ageing.perDay).toBeLessThan(0.01)
     // More than half of the rise of 0.3 is taken out of the late reading.
     for (const p of fresh[0]!.points) expect(Math.abs(p.lnT - Math.log(3))).toBeLessThan(0.15)
-    expect((await studio.run((tx) => findBottle(tx, id))).thickens).toBeCloseTo(ageing.perDay, 6)
+    expect((await studio.run((tx) => findBottle(tx, twin))).thickens).toBeCloseTo(ageing.perDay, 6)
     const [then, now] = [await belief(id, day(30)), await belief(id)]
     expect(now.belief.a - then.belief.a).toBeCloseTo(30 * ageing.perDay, 6)
     expect(now.belief.varA).toBeGreaterThan(then.belief.varA)

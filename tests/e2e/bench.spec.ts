@@ -362,7 +362,7 @@ test('what is mixed by eye is read back, kept, and stands on the rack of another
   await expect(page.getByText('Reading kept')).toBeVisible()
   await expect(page.getByText(/read .* ago: 3\.\d+ s/)).toBeVisible()
   await page.getByRole('button', { name: 'Added', exact: true }).click()
-  await expect(page.getByText(/drops? booked/)).toBeVisible()
+  await expect(page.getByText(/(drops?|ml) booked/)).toBeVisible()
   await page.getByRole('button', { name: 'Make it the reference' }).click()
   await expect(page.getByText('the reference', { exact: true })).toBeVisible()
   await page.goto('/bench/recipes')

@@ -20,6 +20,16 @@ export const formatDrops = (ul: number) => {
   const drops = Math.round(ul / 1000 / ML_PER_DROP)
   return `${drops}${NB}${drops === 1 ? 'drop' : 'drops'}`
 }
+/** More drops than this nobody counts. Common practice, no published source. */
+const COUNTED_DROPS = 60
+const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS
+/**
+ * A small amount as one measures it: in drops while one counts them, else in ml.
+ * @param with_ the largest of the amounts it stands beside, so that they are said in one unit
+ */
+export const formatSmall = (ul: number, with_ = ul) => (isCounted(with_) ? formatDrops(ul) : formatMl(ul))
+/** The same in the unit `formatSmall` does not use. */
+export const formatSmallBeside = (ul: number) => (isCounted(ul) ? formatMl(ul) : formatDrops(ul))
 /** Both systems side by side: `60 ml · 2.03 fl oz`. */
 export const formatVolume = (ul: number) => `${formatMl(ul)} · ${formatFlOz(ul)}`
 

@@ -3,7 +3,7 @@ import { findUnit, UNITS } from './units'
 import { parseNumber } from './number'
 import { formatRatio, parseRatio } from './ratio'
 import { formatSize, parseSize } from './size'
-import { formatDrops, formatVolume, massMg } from './format'
+import { formatDrops, formatSmall, formatSmallBeside, formatVolume, massMg } from './format'
 import { formatMoney, parseMoneyMinor } from './money'
 
 describe('unit factors', () => {
@@ -116,5 +116,15 @@ describe('ratios, sizes, money', () => {
     expect(() => parseMoneyMinor('1.234,50')).toThrow('is not a price')
     expect(() => parseMoneyMinor('-3')).toThrow('is not a price')
     expect(formatMoney(1250, 'EUR')).toBe('€12.50')
+  })
+})
+
+describe('small amounts, as one measures them', () => {
+  it('are drops while one counts them, else millilitres, with the other beside', () => {
+    expect([50, 3_000, 3_050, 13_000].map((ul) => formatSmall(ul))).toEqual(['1\u00a0drop', '60\u00a0drops', '3.05\u00a0ml', '13\u00a0ml']) // prettier-ignore
+    expect([3_000, 13_000].map(formatSmallBeside)).toEqual(['3\u00a0ml', '260\u00a0drops'])
+  })
+  it('are said in one unit beside one another', () => {
+    expect(formatSmall(1_000, 13_000)).toBe('1\u00a0ml')
   })
 })

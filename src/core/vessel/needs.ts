@@ -1,5 +1,5 @@
 import { DROP_UL } from '../quantity/units'
-import { formatMl } from '../quantity/format'
+import { formatMl, formatSmall, formatSmallBeside } from '../quantity/format'
 import { sinceRead, type Read } from './thickening'
 import { CHECK_AFTER_DAYS, LOW_SHARE, USUAL_CAPACITY_UL } from './level'
 
@@ -46,12 +46,10 @@ export const KEEP_WARNING_DAYS = 14
 /** A loss of water below this share of the bottle is left alone. House start value. */
 const EVAPORATED_SHARE = 0.01
 
-/** More drops than this nobody counts. */
-const MOST_DROPS = 60
-
 const drops = (ul: number) => {
-  const n = Math.max(1, Math.round(ul / DROP_UL))
-  return n > MOST_DROPS ? `${formatMl(ul)} (${n} drops)` : `${n} ${n === 1 ? 'drop' : 'drops'}`
+  const least = Math.max(DROP_UL, ul)
+  const [said, beside] = [formatSmall(least), formatSmallBeside(least)]
+  return said.includes('drop') ? said : `${said} (${beside})`
 }
 const days = (ms: number) => {
   const n = Math.max(1, Math.round(ms / DAY))

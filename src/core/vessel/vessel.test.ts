@@ -93,14 +93,14 @@ describe('what a bottle needs', () => {
   ] as const)('%j: %j', (more, wanted) => expect(kinds(more)).toEqual(wanted))
   it('says what to do, with amounts', () => {
     expect(needs({ evaporatedUl: 4_000, levelTimeS: 1.4, expectedS: 2.1 })[0]!.todo).toMatch(
-      /lost 4.ml of water and thickened from 1\.4 to about 2\.1 s: 4.ml \(80 drops\) bring it back/,
+      /lost 4.ml of water and thickened from 1\.4 to about 2\.1 s: 4.ml \(80.drops\) bring it back/,
     )
     expect(
       needs({ thinUl: 600, expectedS: 2.1, levelTimeS: 1.4, readAt: days(1), wantedS: [0.5, 1.5] })[0],
     ).toMatchObject({
       kind: 'thickened',
-      short: 'Too thick by 12 drops',
-      todo: 'It is flat in about 2.1 s, read 2026-05-09, and 0.5 to 1.5 s are wanted: 12 drops of water bring it there.',
+      short: 'Too thick by 12\u00a0drops',
+      todo: 'It is flat in about 2.1 s, read 2026-05-09, and 0.5 to 1.5 s are wanted: 12\u00a0drops of water bring it there.',
     })
     expect(needs({ restUntil: days(-1) })[0]).toMatchObject({ short: 'Rests until 2026-05-11', due: days(-1) })
     expect(isPressing('evaporated') && !isPressing('shake')).toBe(true)

@@ -1,11 +1,11 @@
 import type { WaterAdvice } from '@/core/consistency/waterAdvice'
-import { formatDrops, formatMl } from '@/core/quantity/format'
+import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
 
-const amount = (ul: number) => (ul < 5_000 ? `${formatDrops(ul)} (${formatMl(ul)})` : `${formatMl(ul)} (${formatDrops(ul)})`) // prettier-ignore
+const amount = (ul: number) => `${formatSmall(ul)} (${formatSmallBeside(ul)})`
 
 /** What to add, in one sentence, with how sure it is. */
 export function adviceSentence(a: WaterAdvice): string {
-  const range = a.rangeUl[1] > 0 ? ` Eight times in ten it takes ${formatDrops(a.rangeUl[0])} to ${formatDrops(a.rangeUl[1])}.` : '' // prettier-ignore
+  const range = a.rangeUl[1] > 0 ? ` Eight times in ten it takes ${formatSmall(a.rangeUl[0], a.rangeUl[1])} to ${formatSmall(a.rangeUl[1])}.` : '' // prettier-ignore
   if (a.kind === 'good') return 'It is as wanted. Leave the water alone.'
   if (a.kind === 'too thin')
     return a.unwateredUl > 0
@@ -21,5 +21,5 @@ export function adviceSentence(a: WaterAdvice): string {
 /** The additions as one does them. */
 export function adviceSteps(a: WaterAdvice): string {
   if (a.stepsUl.length < 2) return ''
-  return `In two steps: ${a.stepsUl.map((s) => formatDrops(s)).join(', stir and look, then ')}.`
+  return `In two steps: ${a.stepsUl.map((s) => formatSmall(s, a.waterUl)).join(', stir and look, then ')}.`
 }

@@ -2,12 +2,13 @@
 
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
+import { START_AGEING } from '@/core/consistency/ageing'
 import { forecast } from '@/core/consistency/dilution'
 import { undiluted } from '@/core/consistency/reference'
 import { TECHNIQUES } from '@/core/consistency/techniques'
 import { LOOKS, wantedBand, type Look } from '@/core/consistency/wanted'
 import { adviseWater } from '@/core/consistency/waterAdvice'
-import { formatDrops, formatMl } from '@/core/quantity/format'
+import { formatMl, formatSmall } from '@/core/quantity/format'
 import { ago } from '@/ui/dates'
 import { EmptyState, Notice } from '@/ui/Notice'
 import { BenchProviders } from '@/ui/Providers'
@@ -141,7 +142,7 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
     send(
       (requestId) => waterBottleAction({ requestId, vesselId: bottle.id, waterId, ul, note: 'to consistency' }),
       () => setTyped(''),
-      `${formatDrops(ul)} booked`,
+      `${formatSmall(ul)} booked`,
     )
   }
   return (
@@ -151,7 +152,7 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
         <section className="panel" aria-label="Water advice">
           <h2>How much water?</h2>
           <div className="big" data-testid="advice" data-ul={firstUl}>
-            {firstUl > 0 ? formatDrops(firstUl) : advice.kind === 'good' ? 'none' : advice.mediumUl ? `${formatMl(advice.mediumUl)} medium` : '—'}
+            {firstUl > 0 ? formatSmall(firstUl) : advice.kind === 'good' ? 'none' : advice.mediumUl ? `${formatMl(advice.mediumUl)} medium` : '—'}
           </div>
           <p style={{ marginTop: 8 }}>
             {adviceSentence(advice)} {adviceSteps(advice)}
@@ -159,7 +160,7 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
           <p className="muted">{bottle.limit}</p>
           <div className="row">
             <span className="grow">
-              <Input size="large" value={typed} aria-label="Water that went in" placeholder={firstUl > 0 ? formatDrops(firstUl) : '6 drops, 0.4 ml'} onChange={(e) => setTyped(e.target.value)} onPressEnter={add} />
+              <Input size="large" value={typed} aria-label="Water that went in" placeholder={firstUl > 0 ? formatSmall(firstUl) : '6 drops, 0.4 ml'} onChange={(e) => setTyped(e.target.value)} onPressEnter={add} />
             </span>
             <Button size="large" type="primary" loading={pending} onClick={add} disabled={!waterId}>
               Added
@@ -196,4 +197,4 @@ const percent = (perDay: number) => (100 * Math.expm1(perDay)).toFixed(1)
 
 /** What is reckoned for standing, and how sure it is. */
 const ageingSentence = ({ perDay, sd }: ConsistencyData['ageing']) =>
-  `Standing thickens mixes by about ${percent(perDay)} % a day (± ${percent(sd)}), learned from bottles that were read again; that is in what is expected now.`
+  `Standing thickens mixes by about ${percent(perDay)} % a day (± ${percent(sd)}), ${sd < START_AGEING.sd ? 'as bottles showed that were read again' : 'a start value until bottles are read again after some days'}; that is in what is expected now.`

@@ -5,9 +5,8 @@ import { learn } from '@/core/consistency/dilution'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { additionOf } from '@/core/device/settle'
 import { judgeWater } from '@/core/mix/waterLimit'
-import { formatDrops, formatMl } from '@/core/quantity/format'
+import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
-import { DROP_UL } from '@/core/quantity/units'
 import { attemptOr } from '@/ui/useAttempt'
 import { adviceSentence, adviceSteps } from '../consistency/Advice'
 import { BandScale } from '../consistency/BandScale'
@@ -16,9 +15,6 @@ import type { StepProps } from './stepProps'
 import { StepKey } from './StepKey'
 import { amountsOf } from './pouring'
 import { useTyped } from './useTyped'
-
-/** More drops than this nobody counts. */
-const MOST_DROPS = 60
 
 /** Time the mound, hear how much water, add it, time it again; until it is as wanted. */
 export function JudgeStep(props: StepProps) {
@@ -89,7 +85,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
     else send(event)
     })
   const done = !typed.trim() && (suggestedUl <= 0 || (good && !weighedUl))
-  const label = done ? 'It is good' : typed.trim() ? 'Added what was typed' : `Added ${formatDrops(suggestedUl)}`
+  const label = done ? 'It is good' : typed.trim() ? 'Added what was typed' : `Added ${formatSmall(suggestedUl)}`
   return (
     <>
       <StepKey label={label} next={() => (done ? send({ kind: 'good' }) : add())} />
@@ -133,9 +129,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
 
 /** What goes in now: drops while one counts them, else ml. */
 function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediumUl: number; weighed: boolean }) {
-  const counted = suggestedUl > 0 && suggestedUl <= MOST_DROPS * DROP_UL
-  const [number, unit] = (counted ? formatDrops(suggestedUl) : formatMl(suggestedUl || mediumUl)).split('\u00a0')
-  const beside = counted ? formatMl(suggestedUl) : formatDrops(suggestedUl)
+  const [number, unit] = (suggestedUl > 0 ? formatSmall(suggestedUl) : formatMl(mediumUl)).split('\u00a0')
   return (
     <>
       <div className="guide-number guide-number-mid" data-testid="advice" data-ul={suggestedUl}>
@@ -143,7 +137,7 @@ function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediu
         <span> {unit}</span>
       </div>
       <p className="guide-under">
-        {suggestedUl > 0 ? `${weighed ? 'by the scale' : 'of water'} · ${beside}` : 'of medium'}
+        {suggestedUl > 0 ? `${weighed ? 'by the scale' : 'of water'} · ${formatSmallBeside(suggestedUl)}` : 'of medium'}
       </p>
     </>
   )
