@@ -18,18 +18,22 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
   const line = plan.lines[state.line]!
   const pouring = pouringOf(plan, state, scale.grams)!
   const { typed, setTyped, carry } = useTyped(sendTyped)
-  const [waiting, setWaiting] = useState(false)
+  // Of which line it was said that it is in, while the scale still moves.
+  const [waitingFor, setWaitingFor] = useState<number>()
   const weighed = scale.here && state.baselineG !== null && !line.byDrop
+  // A scale that went away is waited for no longer: the key books by sight or by what is typed.
+  const waiting = weighed && waitingFor === state.line
   const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), ...(scale.settledG === null ? {} : { grams: scale.settledG }) }) // prettier-ignore
 
   const next = () => {
     say(undefined)
+    setWaitingFor(undefined)
     if (typed.trim())
       attemptOr(say, () => {
         const ul = parsePouredUl(typed, line.densityGPerMl, units)
         carry({ kind: 'pour', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) })
       })
-    else if (weighed) setWaiting(true)
+    else if (weighed) setWaitingFor(state.line)
     else bySight()
   }
   const planned = line.byDrop ? formatDrops(pouring.targetUl) : formatMl(pouring.leftUl)
@@ -41,7 +45,7 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
     if (!waiting || settledG === null || sending) return
     // The scale has come to rest: news from outside, and the key is let go.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    setWaiting(false)
+    setWaitingFor(undefined)
     const ul = pouredBy(plan, state, settledG)
     if (ul <= 0) say(`The scale shows nothing more in the cup. Pour the ${line.name}, or type what went in.`)
     else send({ kind: 'pour', ul, grams: settledG })
