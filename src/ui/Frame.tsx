@@ -102,7 +102,7 @@ export function Frame({
             {studio.name}
           </span>
           <span className="who-person">
-            {person} ·{' '}
+            <span className="who-name">{person} · </span>
             <button type="button" className="plain" onClick={() => signOut()}>
               Sign out
             </button>{' '}

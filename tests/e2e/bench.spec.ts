@@ -45,15 +45,16 @@ async function pourLine(page: Page, extraG = 0): Promise<void> {
   await expect(title(page)).not.toHaveText(before!)
 }
 
-/** Times the mound three times, as a hand would. */
-async function timeMound(page: Page, seconds: number): Promise<void> {
-  for (let i = 1; i <= 3; i++) {
+/** Times the mound as a hand would, three times or until it is enough. */
+async function timeMound(page: Page, seconds: number, tries = 3): Promise<void> {
+  for (let i = 1; i <= tries; i++) {
     await expect(page.getByRole('heading', { name: `Time the mound, try ${i} of 3` })).toBeVisible()
     await key(page)
     await page.waitForTimeout(1000 * seconds)
     await key(page)
   }
-  await expect(page.getByTestId('reading')).toBeVisible()
+  if (tries < 3) await page.getByRole('button', { name: 'That is enough' }).click()
+  await expect(page.getByTestId('reading')).toContainText(tries < 3 ? 'one try' : 'middle of 3')
   expect(Math.abs(parseFloat((await page.getByTestId('reading').textContent())!) - seconds)).toBeLessThan(0.35)
 }
 
@@ -149,9 +150,9 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   await scale.pour(advised / 1000, 20)
   await expect(page.getByText('by the scale')).toBeVisible()
   await key(page)
-  await timeMound(page, 2.7)
+  await timeMound(page, 2.7, 1)
   await key(page)
-  await timeMound(page, 2.4)
+  await timeMound(page, 2.4, 1)
   await page.getByLabel('Water that went in').fill('20 drops')
   await page.getByLabel('Water that went in').press('Enter')
   await timeMound(page, 1.5)

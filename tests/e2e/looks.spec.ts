@@ -47,9 +47,12 @@ const VIEWS: [string, string, RegExp?, string?][] = [
 
 // Two halves, so that both workers share the longest test there is.
 test.describe.configure({ mode: 'parallel' })
+const softly = expect.configure({ soft: true, timeout: 3000 })
+const DESK = { width: 1280, height: 800 }
+const TABLET = { width: 820, height: 1180 }
 const HALF = Math.ceil(VIEWS.length / 2)
 for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
-  test(`axe finds nothing serious on any view, half ${half + 1}`, async ({ page }) => {
+  test(`axe finds nothing serious on any view and a tablet shows it whole, half ${half + 1}`, async ({ page }) => {
     test.setTimeout(240_000)
     await page.goto('/sign-in')
     expect.soft(await serious(page), 'door').toEqual([])
@@ -68,6 +71,12 @@ for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await page.waitForTimeout(600)
       expect.soft(await serious(page), name).toEqual([])
+      // A tablet held upright shows it whole: nothing has to be pushed aside.
+      await page.setViewportSize(TABLET)
+      await softly
+        .poll(() => page.evaluate(() => document.documentElement.scrollWidth), `${name} on a tablet`)
+        .toBe(TABLET.width)
+      await page.setViewportSize(DESK)
     }
   })
 

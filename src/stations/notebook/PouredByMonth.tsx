@@ -14,7 +14,7 @@ const name = (month: string) =>
 export function PouredByMonth({ months }: { months: MonthPoured[] }) {
   return (
     <>
-      <div style={{ height: 190 }}>
+      <div className="chart" style={{ height: 190 }}>
         <Bar
           aria-label="Poured and thrown away by month"
           data={{

@@ -32,7 +32,7 @@ export function CurveChart({
   const flat = (y: number) => [{ x: 0, y }, { x: 100 * most, y }]
   const ink = '#f2f2f2'
   return (
-    <div style={{ height: 260 }}>
+    <div className="chart" style={{ height: 260 }}>
       <Line
         aria-label="Level time against water"
         role="img"

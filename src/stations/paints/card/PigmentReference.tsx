@@ -23,7 +23,7 @@ export function PigmentReference({ owned }: { owned: Readonly<Record<string, num
           decides.
         </span>
       </div>
-      <table className="sheet panel-table">
+      <table className="sheet panel-table pigment-table">
         <thead>
           <tr>
             <th title={PIGMENT_SOURCES.name}>Name</th>

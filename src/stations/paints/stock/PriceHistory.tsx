@@ -20,7 +20,7 @@ export function PriceHistory({
   const dot = { pointRadius: 6, borderColor: '#2b2b2b', pointBorderWidth: 2 }
   return (
     <figure style={{ margin: '0 0 12px' }}>
-      <div style={{ height: 190 }}>
+      <div className="chart" style={{ height: 190 }}>
         <Scatter
           aria-label="Price per ml over time"
           role="img"
