@@ -1,29 +1,16 @@
+import type { BottleFacts } from '@/core/vessel/needs'
+import type { Read } from '@/core/vessel/thickening'
 import type { Tx } from './withStudio'
 
 /** A bottle as the rack sorts and draws it. Times in ms since 1970. */
-export interface RackBottle {
+export interface RackBottle extends BottleFacts, Read {
   readonly id: string
   readonly code: string
   readonly label: string
-  readonly role: string
   readonly palette: string
-  readonly technique: string | null
   readonly hex: string | null
   readonly sheen: string
   readonly isJar: boolean
-  readonly ul: number
-  readonly capacityUl: number | null
-  readonly mixedAt: number
-  readonly restUntil: number
-  readonly keepUntil: number | null
-  readonly movedAt: number | null
-  readonly evaporatedUl: number
-  readonly levelTimeS: number | null
-  readonly readAt: number | null
-  readonly w: number
-  readonly readW: number | null
-  readonly curveB: number | null
-  readonly thickens: number | null
   readonly isReference: boolean
 }
 

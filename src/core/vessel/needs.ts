@@ -1,10 +1,10 @@
 import { DROP_UL } from '../quantity/units'
 import { formatMl, formatSmall, formatSmallBeside } from '../quantity/format'
-import { sinceRead, type Read } from './thickening'
+import { sinceRead, type Read, type SinceRead } from './thickening'
 import { CHECK_AFTER_DAYS, LOW_SHARE, USUAL_CAPACITY_UL } from './level'
 
-/** What the rack knows of a bottle. Times in ms since 1970. */
-export interface RackFacts {
+/** What is kept of a bottle and decides what it needs. Times in ms since 1970. */
+export interface BottleFacts {
   readonly ul: number
   readonly capacityUl: number | null
   readonly mixedAt: number
@@ -17,13 +17,10 @@ export interface RackFacts {
   /** Its level time as it was when last read, s, and when. */
   readonly levelTimeS: number | null
   readonly readAt: number | null
-  /** Level time as it is now by the water lost since and by standing, s; null where it was never read. */
-  readonly expectedS: number | null
-  /** What its technique and role want, s; null where it has none. */
-  readonly wantedS: readonly [number, number] | null
-  /** Water that brings it there, µl. */
-  readonly thinUl: number
 }
+
+/** The same with what it has become since it was read. */
+export interface RackFacts extends BottleFacts, SinceRead {}
 
 export type NeedKind = 'empty' | 'past' | 'resting' | 'evaporated' | 'thickened' | 'keep' | 'check' | 'shake' | 'low'
 

@@ -1,33 +1,9 @@
 import type { Material } from '@/db/catalogue'
+import { mixable } from '../../../tests/support/mixable'
 import { viewOf, type Draft } from './mixDraft'
 import { PLAIN } from './start'
 
-const material = (id: string, more: Partial<Material>): Material => ({
-  id,
-  kind: 'paint',
-  name: id,
-  maker: '',
-  body: 'soft',
-  sheen: 'satin',
-  hex: '#1f6f8b',
-  strength: 'normal',
-  opacity: null,
-  contrastRatio: null,
-  optics: null,
-  sigma: null,
-  known: null,
-  pigments: [],
-  densityGPerMl: 1.2,
-  solids: 0.38,
-  waterShare: 0,
-  priceMinor: 990,
-  containerUl: 60_000,
-  onHandUl: null,
-  flags: [],
-  thinner: null,
-  mediumKind: null,
-  ...more,
-})
+const material = (id: string, more: Partial<Material>) => mixable(id, { priceMinor: 990, ...more })
 const materials = new Map(
   [
     material('teal', {}),

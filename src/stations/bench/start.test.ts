@@ -1,32 +1,9 @@
 import type { BottleFull } from '@/db/bottles'
 import type { Material } from '@/db/catalogue'
+import { colourless, mixable } from '../../../tests/support/mixable'
 import { benchStart, PLAIN } from './start'
 
-const material = (id: string, kind: Material['kind']): Material => ({
-  id,
-  kind,
-  name: id,
-  maker: '',
-  body: kind === 'paint' ? 'soft' : null,
-  sheen: null,
-  hex: kind === 'paint' ? '#136a78' : null,
-  strength: kind === 'paint' ? 'normal' : null,
-  opacity: null,
-  contrastRatio: null,
-  optics: null,
-  sigma: null,
-  known: null,
-  pigments: [],
-  densityGPerMl: 1.2,
-  solids: 0.3,
-  waterShare: 0,
-  priceMinor: null,
-  containerUl: null,
-  onHandUl: null,
-  flags: [],
-  thinner: null,
-  mediumKind: null,
-})
+const material = (id: string, kind: Material['kind']) => (kind === 'paint' ? mixable(id) : colourless(id, { kind }))
 const materials = [
   material('teal', 'paint'),
   material('white', 'paint'),

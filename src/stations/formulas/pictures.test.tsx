@@ -5,6 +5,7 @@ import { hexToLab } from '@/core/colour/lab'
 import { hexToSrgb } from '@/core/colour/srgb'
 import type { Candidate } from '@/core/colour/match/rank'
 import type { Material } from '@/db/catalogue'
+import { mixable } from '../../../tests/support/mixable'
 import { BatchDesk, type OpenBatch } from './batch/BatchDesk'
 import { stateSchema } from './batch/schema'
 import { viewOf } from './desk/deskDraft'
@@ -26,32 +27,16 @@ const words = (node: ReactNode) =>
     .replace(/&#x27;/g, '’')
     .replace(/\s+/g, ' ')
 
-const paint = (id: string, hex: string, more: Partial<Material> = {}): Material => ({
-  id,
-  kind: 'paint',
-  name: id,
-  maker: 'Torvald Works',
-  body: 'soft',
-  sheen: 'satin',
-  hex,
-  strength: 'normal',
-  opacity: 'opaque',
-  contrastRatio: null,
-  optics: null,
-  sigma: 0.05,
-  known: 'tint and shade',
-  pigments: ['PB29'],
-  densityGPerMl: 1.2,
-  solids: 0.38,
-  waterShare: 0,
-  priceMinor: 600,
-  containerUl: 60_000,
-  onHandUl: 60_000,
-  flags: [],
-  thinner: null,
-  mediumKind: null,
-  ...more,
-})
+const paint = (id: string, hex: string, more: Partial<Material> = {}) =>
+  mixable(id, {
+    hex,
+    sigma: 0.05,
+    known: 'tint and shade',
+    pigments: ['PB29'],
+    priceMinor: 600,
+    onHandUl: 60_000,
+    ...more,
+  })
 const violet = paint('Plum', '#4a2a78')
 const yellow = paint('Marigold', '#f2b814')
 const white = paint('Chalk', '#f5f3ec')

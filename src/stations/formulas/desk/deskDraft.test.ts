@@ -4,36 +4,13 @@ import { mixToHex } from '@/core/colour/mixColour'
 import { opticsFromHex } from '@/core/colour/paintOptics'
 import { sureWords } from '@/core/colour/sureWords'
 import type { Material } from '@/db/catalogue'
+import { mixable } from '../../../../tests/support/mixable'
 import { rowsFromAddress, targetFromAddress } from '../address'
 import { hexOfParts, lookOfParts, textOfParts } from '../shown'
 import { inUnit, viewOf } from './deskDraft'
 
-const material = (id: string, hex: string, more: Partial<Material> = {}): Material => ({
-  id,
-  kind: 'paint',
-  name: id,
-  maker: '',
-  body: 'soft',
-  sheen: 'satin',
-  hex,
-  strength: 'normal',
-  opacity: 'opaque',
-  contrastRatio: null,
-  optics: null,
-  sigma: 0.05,
-  known: 'tint and shade',
-  pigments: [],
-  densityGPerMl: 1.25,
-  solids: 0.38,
-  waterShare: 0,
-  priceMinor: 600,
-  containerUl: 60_000,
-  onHandUl: null,
-  flags: [],
-  thinner: null,
-  mediumKind: null,
-  ...more,
-})
+const material = (id: string, hex: string, more: Partial<Material> = {}) =>
+  mixable(id, { hex, sigma: 0.05, known: 'tint and shade', densityGPerMl: 1.25, priceMinor: 600, ...more })
 const paints = new Map(
   [
     material('blue', '#1d4e9e'),
