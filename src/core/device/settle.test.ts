@@ -1,5 +1,5 @@
 import { gaussian, random } from '../../../tests/support/random'
-import { additionOf, leastAdditionG, settled, steadyG, type Weight } from './settle'
+import { additionOf, leastAdditionG, settled, steadyG, stillOn, type Weight } from './settle'
 
 /** Readings ten times a second. */
 const readings = (grams: readonly number[]): Weight[] =>
@@ -38,5 +38,16 @@ describe('an addition', () => {
     expect(leastAdditionG(0.1)).toBeCloseTo(0.3, 9)
     expect(additionOf(settled(readings(flat(50.2)), 0.1), 0.1, 50)).toBeUndefined()
     expect(additionOf(settled(readings(flat(20)), 0.1), 0.1, 50)).toBeUndefined()
+  })
+})
+
+describe('a weight to book up to', () => {
+  it('is what stands, also a little less than before; not while it moves, nor where the cup was lifted', () => {
+    expect(stillOn(182, 180)).toBe(182)
+    expect(stillOn(177, 180)).toBe(177)
+    expect(stillOn(90, 180)).toBe(90)
+    expect(stillOn(89.9, 180)).toBeUndefined()
+    expect(stillOn(null, 180)).toBeUndefined()
+    expect(stillOn(0.1, null)).toBe(0.1)
   })
 })

@@ -42,3 +42,12 @@ export function additionOf(standsG: number | undefined, resolutionG: number, boo
   const added = standsG - bookedG
   return added >= leastAdditionG(resolutionG) ? added : undefined
 }
+
+/**
+ * The weight up to which everything is booked after something was added without it (typed, counted, by sight).
+ * @param standsG the weight as it stands; null while it moves
+ * @param bookedG gross weight up to which everything was booked before; null: nothing was tared yet
+ * @returns undefined while it moves, and where more than half is missing: the cup was lifted, and comes back
+ */
+export const stillOn = (standsG: number | null, bookedG: number | null): number | undefined =>
+  standsG === null || (bookedG !== null && standsG < bookedG / 2) ? undefined : standsG

@@ -4,7 +4,7 @@ import { Input, Select } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
-import { additionOf } from '@/core/device/settle'
+import { additionOf, stillOn } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { portionsOfMix, readBack, type Addition } from '@/core/mix/readBack'
 import { judgeWater, type WaterSchool } from '@/core/mix/waterLimit'
@@ -78,7 +78,8 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   const book = () =>
     attemptOr(setTrouble, () => {
       const ul = parsePouredUl(typed, density, units)
-      carry({ kind: 'add', ul, ...(settledG === null ? {} : { grams: settledG }) })
+      const stands = stillOn(settledG, state.baselineG)
+      carry({ kind: 'add', ul, ...(stands === undefined ? {} : { grams: stands }) })
     })
   const next = () => {
     if (state.baselineG === null && here) {

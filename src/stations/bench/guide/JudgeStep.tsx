@@ -3,7 +3,7 @@
 import { Input } from 'antd'
 import { learn } from '@/core/consistency/dilution'
 import { adviseWater } from '@/core/consistency/waterAdvice'
-import { additionOf } from '@/core/device/settle'
+import { additionOf, stillOn } from '@/core/device/settle'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
@@ -80,7 +80,11 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
     const ul = isTyped ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
     if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
     if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
-    const event = { kind: 'water', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) } as const
+    // Booked as advised now, what the scale shows a moment later would be taken for more water.
+    if (!isTyped && scale.here && state.baselineG !== null && scale.settledG === null)
+      return say('The scale is still moving. Hands off, then tap again.')
+    const grams = stillOn(scale.settledG, state.baselineG)
+    const event = { kind: 'water', ul, ...(grams === undefined ? {} : { grams }) } as const
     if (isTyped) carry(event)
     else send(event)
     })

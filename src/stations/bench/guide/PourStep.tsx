@@ -2,6 +2,7 @@
 
 import { Input } from 'antd'
 import { useEffect, useState } from 'react'
+import { additionOf, stillOn } from '@/core/device/settle'
 import { formatDrops, formatFlOz, formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
 import { Chip } from '@/ui/Drawdown'
@@ -13,43 +14,56 @@ import { pouredBy, pouringOf } from './pouring'
 import { useTyped } from './useTyped'
 import { WeighOnce } from './WeighOnce'
 
+/** How long what was poured may take to show on the screen, ms. */
+const LATE_MS = 1500
+
 /** One line: how much still to pour, huge; by the scale, by a typed amount, or as planned. */
 export function PourStep({ plan, state, scale, send, sendTyped, units, say, sending }: StepProps) {
   const line = plan.lines[state.line]!
   const pouring = pouringOf(plan, state, scale.grams)!
   const { typed, setTyped, carry } = useTyped(sendTyped)
-  // Of which line it was said that it is in, while the scale still moves.
-  const [waitingFor, setWaitingFor] = useState<number>()
+  // Of which line it was said that it is in, before the scale has shown it and stands.
+  const [asked, setAsked] = useState<{ line: number; late: boolean }>()
   const weighed = scale.here && state.baselineG !== null && !line.byDrop
   // A scale that went away is waited for no longer: the key books by sight or by what is typed.
-  const waiting = weighed && waitingFor === state.line
-  const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), ...(scale.settledG === null ? {} : { grams: scale.settledG }) }) // prettier-ignore
+  const waiting = weighed && asked?.line === state.line
+  const grams = stillOn(scale.settledG, state.baselineG)
+  const weight = grams === undefined ? {} : { grams }
+  const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), ...weight }) // prettier-ignore
 
   const next = () => {
     say(undefined)
-    setWaitingFor(undefined)
+    setAsked(undefined)
     if (typed.trim())
       attemptOr(say, () => {
         const ul = parsePouredUl(typed, line.densityGPerMl, units)
-        carry({ kind: 'pour', ul, ...(scale.settledG === null ? {} : { grams: scale.settledG }) })
+        carry({ kind: 'pour', ul, ...weight })
       })
-    else if (weighed) setWaitingFor(state.line)
+    else if (weighed) setAsked({ line: state.line, late: false })
     else bySight()
   }
   const planned = line.byDrop ? formatDrops(pouring.targetUl) : formatMl(pouring.leftUl)
   const label = waiting ? 'Hands off…' : typed.trim() ? 'Book what was typed' : weighed ? 'That is in' : `Poured ${planned}` // prettier-ignore
 
-  // Asked for while the scale still moves: it is taken as soon as it stands.
-  const { settledG } = scale
+  // Asked for before the scale has shown it: it is taken as soon as it stands. What it shows comes late, on a slow
+  // tablet more so; only after a while is a weight that has not changed taken for nothing poured.
+  const { settledG, resolutionG } = scale
+  useEffect(() => {
+    if (!asked || asked.late) return
+    const timer = setTimeout(() => setAsked({ ...asked, late: true }), LATE_MS)
+    return () => clearTimeout(timer)
+  }, [asked])
   useEffect(() => {
     if (!waiting || settledG === null || sending) return
+    const shown = state.heldUl > 0 || additionOf(settledG, resolutionG, state.baselineG ?? 0) !== undefined
+    if (!shown && !asked?.late) return
     // The scale has come to rest: news from outside, and the key is let go.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    setWaitingFor(undefined)
+    setAsked(undefined)
     const ul = pouredBy(plan, state, settledG)
     if (ul <= 0) say(`The scale shows nothing more in the cup. Pour the ${line.name}, or type what went in.`)
     else send({ kind: 'pour', ul, grams: settledG })
-  }, [waiting, settledG, sending, plan, state, send, say, line.name])
+  }, [waiting, asked, settledG, resolutionG, sending, plan, state, send, say, line.name])
 
   const over = pouring.leftUl < 0
   return (
