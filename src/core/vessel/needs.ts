@@ -74,7 +74,7 @@ export function factsFromTexts(
 ): RackFacts {
   const ms = (text: string | null) => (text === null ? null : Date.parse(text))
   return {
-    ...sinceRead(b, now - (ms(b.readAt) ?? now)), ul: b.ul, capacityUl: b.capacityUl, evaporatedUl: b.evaporatedUl, levelTimeS: b.levelTimeS,
+    ...sinceRead(b, ms(b.readAt), now), ul: b.ul, capacityUl: b.capacityUl, evaporatedUl: b.evaporatedUl, levelTimeS: b.levelTimeS,
     mixedAt: Date.parse(b.mixedAt), restUntil: Date.parse(b.restUntil), keepUntil: ms(b.keepUntil), movedAt: ms(b.movedAt), readAt: ms(b.readAt),
   } // prettier-ignore
 }

@@ -34,16 +34,18 @@ export interface SinceRead {
 
 /**
  * What a bottle has become since it was read, and the water that brings it to what it is meant for.
- * @param stoodMs how long ago that was
+ * @param readAt when that was, ms since 1970; null where it was never read
  */
 export function sinceRead(
   { ul, role, technique, levelTimeS, w, readW, curveB, thickens }: Read,
-  stoodMs: number,
+  readAt: number | null,
+  now: number,
 ): SinceRead {
   const wantedS = technique === null ? null : wantedBand(technique, 'as usual', role as Role)
   if (levelTimeS === null || readW === null) return { expectedS: null, wantedS, thinUl: 0 }
   const b = curveB ?? USUAL_B
-  const expectedS = levelTimeS * Math.exp(b * (readW - w) + (thickens ?? START_AGEING.perDay) * daysBetween(0, stoodMs))
+  const expectedS =
+    levelTimeS * Math.exp(b * (readW - w) + (thickens ?? START_AGEING.perDay) * daysBetween(readAt ?? now, now))
   if (!wantedS || expectedS <= PAST_BAND * wantedS[1]) return { expectedS, wantedS, thinUl: 0 }
   return { expectedS, wantedS, thinUl: Math.round((Math.log(expectedS / aimOf(wantedS)) / b) * undiluted(w, ul)) }
 }

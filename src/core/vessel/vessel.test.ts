@@ -116,21 +116,21 @@ describe('what a bottle needs', () => {
       curveB: 10,
       thickens: 0.01,
     }
-    const since = sinceRead(read, 0)
+    const since = sinceRead(read, 0, 0)
     expect(since.expectedS).toBeCloseTo(1.5 * Math.exp(0.5), 9)
     expect(since.wantedS).toEqual([1, 2])
     // To √2 s: ln(2.473/1.414)/10 = 0.0559 of 100 ml undiluted.
     expect(since.thinUl).toBeCloseTo(5590, -2)
-    expect(sinceRead({ ...read, technique: null }, 0)).toMatchObject({ wantedS: null, thinUl: 0 })
-    expect(sinceRead({ ...read, w: 0.15 }, 0).thinUl).toBe(0)
-    expect(sinceRead({ ...read, levelTimeS: null }, 0)).toMatchObject({ expectedS: null, thinUl: 0 })
+    expect(sinceRead({ ...read, technique: null }, 0, 0)).toMatchObject({ wantedS: null, thinUl: 0 })
+    expect(sinceRead({ ...read, w: 0.15 }, 0, 0).thinUl).toBe(0)
+    expect(sinceRead({ ...read, levelTimeS: null }, 0, 0)).toMatchObject({ expectedS: null, thinUl: 0 })
   })
   it('thickens by standing too, as the studio has learned or as mixes usually do', () => {
     const read = { ul: 1, role: 'pour', technique: 'straight', levelTimeS: 1.5, w: 0.1, readW: 0.1, curveB: 10, thickens: 0.01 } // prettier-ignore
-    expect(sinceRead(read, 20 * 86_400_000).expectedS).toBeCloseTo(1.5 * Math.exp(0.2), 9)
-    expect(sinceRead({ ...read, thickens: null }, 20 * 86_400_000).expectedS).toBeCloseTo(1.5 * Math.exp(0.05), 9)
+    expect(sinceRead(read, 0, 20 * 86_400_000).expectedS).toBeCloseTo(1.5 * Math.exp(0.2), 9)
+    expect(sinceRead({ ...read, thickens: null }, 0, 20 * 86_400_000).expectedS).toBeCloseTo(1.5 * Math.exp(0.05), 9)
     // A clock that goes back makes nothing thinner.
-    expect(sinceRead(read, -1).expectedS).toBe(1.5)
+    expect(sinceRead(read, 1, 0).expectedS).toBe(1.5)
     expect(
       needs({ movedAt: null, mixedAt: days(40), restUntil: days(39), levelTimeS: 1.5, expectedS: 1.8 }).at(-1)!.todo,
     ).toBe(

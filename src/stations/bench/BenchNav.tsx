@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Places } from '@/ui/Places'
 
 const PLACES = [
   ['/bench', 'Mix'],
@@ -9,13 +9,5 @@ const PLACES = [
 
 /** The parts of the bench. */
 export function BenchNav({ here }: { here?: (typeof PLACES)[number][0] }) {
-  return (
-    <nav className="places" aria-label="Parts of the bench">
-      {PLACES.map(([path, name]) => (
-        <Link key={path} href={path} aria-current={path === here ? 'page' : undefined} prefetch={false}>
-          {name}
-        </Link>
-      ))}
-    </nav>
-  )
+  return <Places label="Parts of the bench" places={PLACES} here={here} />
 }

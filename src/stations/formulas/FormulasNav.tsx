@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Places } from '@/ui/Places'
 
 const PLACES = [
   ['/formulas', 'Colours'],
@@ -11,13 +11,5 @@ const PLACES = [
 
 /** The parts of the formula station. */
 export function FormulasNav({ here }: { here?: (typeof PLACES)[number][0] }) {
-  return (
-    <nav className="places" aria-label="Parts of the formula station">
-      {PLACES.map(([path, name]) => (
-        <Link key={path} href={path} aria-current={path === here ? 'page' : undefined} prefetch={false}>
-          {name}
-        </Link>
-      ))}
-    </nav>
-  )
+  return <Places label="Parts of the formula station" places={PLACES} here={here} />
 }

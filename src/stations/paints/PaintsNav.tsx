@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Places } from '@/ui/Places'
 
 const PLACES = [
   ['/paints', 'Drawer'],
@@ -12,13 +12,5 @@ const PLACES = [
 
 /** The parts of the paint station. */
 export function PaintsNav({ here }: { here: (typeof PLACES)[number][0] }) {
-  return (
-    <nav className="places" aria-label="Parts of the paint station">
-      {PLACES.map(([path, name]) => (
-        <Link key={path} href={path} aria-current={path === here ? 'page' : undefined} prefetch={false}>
-          {name}
-        </Link>
-      ))}
-    </nav>
-  )
+  return <Places label="Parts of the paint station" places={PLACES} here={here} />
 }

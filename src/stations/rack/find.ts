@@ -31,7 +31,7 @@ export interface FoundRack {
 export const RACK_CHUNK = 60
 
 /** The facts of a bottle as the core asks for them. */
-export const factsOf = (b: RackBottle, now: number) => ({ ...b, ...sinceRead(b, now - (b.readAt ?? now)) })
+export const factsOf = (b: RackBottle, now: number) => ({ ...b, ...sinceRead(b, b.readAt, now) })
 
 const ORDERS: Readonly<Record<string, (a: RackBottle, b: RackBottle) => number>> = {
   oldest: (a, b) => a.mixedAt - b.mixedAt,

@@ -1,6 +1,6 @@
 'use client'
 
-import { Input, Select } from 'antd'
+import { Select } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
@@ -12,6 +12,7 @@ import { formatMl, formatVolume } from '@/core/quantity/format'
 import { formatRatio } from '@/core/quantity/ratio'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/catalogue'
+import { HandInput } from '@/ui/HandInput'
 import { Cup } from '@/ui/Cup'
 import { Chip } from '@/ui/Drawdown'
 import { Notice } from '@/ui/Notice'
@@ -78,8 +79,7 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   const book = () =>
     attemptOr(setTrouble, () => {
       const ul = parsePouredUl(typed, density, units)
-      const stands = stillOn(settledG, state.baselineG)
-      carry({ kind: 'add', ul, ...(stands === undefined ? {} : { grams: stands }) })
+      carry({ kind: 'add', ul, grams: stillOn(settledG, state.baselineG) })
     })
   const next = () => {
     if (state.baselineG === null && here) {
@@ -165,11 +165,7 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
                 <div className="guide-type">
                   <label>
                     <span>Or type it</span>
-                    <Input size="large" value={typed} aria-label="What went in, typed" placeholder="60 ml, 2 fl oz, 64 g" onChange={(e) => setTyped(e.target.value)} onPressEnter={(e) => {
-              book()
-              // The one key is the hand's again.
-              e.currentTarget.blur()
-            }} disabled={!state.now} />
+                    <HandInput value={typed} aria-label="What went in, typed" placeholder="60 ml, 2 fl oz, 64 g" onChange={(e) => setTyped(e.target.value)} onEnter={book} disabled={!state.now} />
                   </label>
                 </div>
                 <FluidOunceTrap typed={typed} densityGPerMl={density} />

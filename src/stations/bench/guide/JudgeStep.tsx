@@ -1,12 +1,12 @@
 'use client'
 
-import { Input } from 'antd'
 import { learn } from '@/core/consistency/dilution'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { additionOf, stillOn } from '@/core/device/settle'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
+import { HandInput } from '@/ui/HandInput'
 import { attemptOr } from '@/ui/useAttempt'
 import { adviceSentence, adviceSteps } from '../consistency/Advice'
 import { BandScale } from '../consistency/BandScale'
@@ -83,8 +83,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
     // Booked as advised now, what the scale shows a moment later would be taken for more water.
     if (!isTyped && scale.here && state.baselineG !== null && scale.settledG === null)
       return say('The scale is still moving. Hands off, then tap again.')
-    const grams = stillOn(scale.settledG, state.baselineG)
-    const event = { kind: 'water', ul, ...(grams === undefined ? {} : { grams }) } as const
+    const event = { kind: 'water', ul, grams: stillOn(scale.settledG, state.baselineG) } as const
     if (isTyped) carry(event)
     else send(event)
     })
@@ -110,11 +109,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
       <div className="guide-type">
         <label>
           <span>Or type the water</span>
-          <Input size="large" value={typed} aria-label="Water that went in" placeholder="6 drops, 0.4 ml" onChange={(e) => setTyped(e.target.value)} onPressEnter={(e) => {
-              add()
-              // The one key is the hand's again.
-              e.currentTarget.blur()
-            }} />
+          <HandInput value={typed} aria-label="Water that went in" placeholder="6 drops, 0.4 ml" onChange={(e) => setTyped(e.target.value)} onEnter={add} />
         </label>
         {good ? null : (
           <button type="button" className="go second" onClick={() => send({ kind: 'good' })}>

@@ -1,10 +1,10 @@
 'use client'
 
-import { Input } from 'antd'
 import { useEffect, useState } from 'react'
 import { additionOf, stillOn } from '@/core/device/settle'
 import { formatDrops, formatFlOz, formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
+import { HandInput } from '@/ui/HandInput'
 import { Chip } from '@/ui/Drawdown'
 import { attemptOr } from '@/ui/useAttempt'
 import type { StepProps } from './stepProps'
@@ -28,8 +28,7 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
   // A scale that went away is waited for no longer: the key books by sight or by what is typed.
   const waiting = weighed && asked?.line === state.line
   const grams = stillOn(scale.settledG, state.baselineG)
-  const weight = grams === undefined ? {} : { grams }
-  const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), ...weight }) // prettier-ignore
+  const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), grams }) // prettier-ignore
 
   const next = () => {
     say(undefined)
@@ -37,7 +36,7 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
     if (typed.trim())
       attemptOr(say, () => {
         const ul = parsePouredUl(typed, line.densityGPerMl, units)
-        carry({ kind: 'pour', ul, ...weight })
+        carry({ kind: 'pour', ul, grams })
       })
     else if (weighed) setAsked({ line: state.line, late: false })
     else bySight()
@@ -91,17 +90,12 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
       <div className="guide-type">
         <label>
           <span>Or type what went in</span>
-          <Input
-            size="large"
+          <HandInput
             value={typed}
             aria-label={`Typed: ${line.name}`}
             placeholder={`${formatMl(pouring.targetUl)}, 2 fl oz, 64 g`}
             onChange={(e) => setTyped(e.target.value)}
-            onPressEnter={(e) => {
-              next()
-              // The one key is the hand's again.
-              e.currentTarget.blur()
-            }}
+            onEnter={next}
           />
         </label>
         <span className="muted">

@@ -9,6 +9,7 @@ import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'
 import { level } from '@/core/vessel/level'
 import { readShortCode, shortCode } from '@/core/vessel/shortCode'
 import { explain, type Difference } from '@/core/vessel/stocktake'
+import { HandInput } from '@/ui/HandInput'
 import { BottleGlyph } from '@/ui/BottleGlyph'
 import { Chip } from '@/ui/Drawdown'
 import { EmptyState, Notice } from '@/ui/Notice'
@@ -135,19 +136,11 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
                 <div className="stocktake-type">
                   <label className="field">
                     <span>Or type the weight</span>
-                    <Input size="large" value={typed} placeholder="164 g" aria-label="Weight, typed" onChange={(e) => setTyped(e.target.value)} onPressEnter={(e) => {
-              take()
-              // The one key is the hand's again.
-              e.currentTarget.blur()
-            }} />
+                    <HandInput value={typed} placeholder="164 g" aria-label="Weight, typed" onChange={(e) => setTyped(e.target.value)} onEnter={take} />
                   </label>
                   <label className="field">
                     <span>Empty bottle weighs</span>
-                    <Input size="large" value={tare} placeholder={bottle.tareMg === null ? '28 g' : formatGrams(bottle.tareMg)} aria-label="Empty bottle weighs" onChange={(e) => setTare(e.target.value)} onPressEnter={(e) => {
-              take()
-              // The one key is the hand's again.
-              e.currentTarget.blur()
-            }} />
+                    <HandInput value={tare} placeholder={bottle.tareMg === null ? '28 g' : formatGrams(bottle.tareMg)} aria-label="Empty bottle weighs" onChange={(e) => setTare(e.target.value)} onEnter={take} />
                   </label>
                 </div>
                 {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
