@@ -70,10 +70,11 @@ describe('the colour worker', () => {
   })
   it('is called off while it searches, and answers nothing then', async () => {
     const many = Array.from({ length: 60 }, (_, i) => packOptics(opticsFromHex(`#${(0x204060 + i * 0x030509).toString(16)}`, 'normal'))) // prettier-ignore
-    const shares: number[] = []
-    const search = worker.match(target('#2f7f8c'), many, { most: 4 }, (share) => shares.push(share))
+    // A slow machine may tell how far it is before it hears of it: what the first one tells is not the second's.
+    const search = worker.match(target('#2f7f8c'), many, { most: 4 }, () => undefined)
     worker.cancel()
     expect(await search).toBeNull()
+    const shares: number[] = []
     const again = await worker.match(target('#2f7f8c'), many, { most: 4 }, (share) => shares.push(share))
     expect(again?.ok).toBe(true)
     expect(shares).toEqual([...shares].sort((a, b) => a - b))
