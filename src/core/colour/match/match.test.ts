@@ -7,7 +7,7 @@ import { opticsFromHex } from '../paintOptics'
 import { reflectanceFromHex } from '../reflectance'
 import { srgbToHex, type Triple } from '../srgb'
 import { aimOf, match, matchSteps } from './match'
-import { asSeen, mend } from './mend'
+import { asSeen, mend, mendSteps } from './mend'
 import { labOfSet, paletteOf, xyzAndSlope, xyzOfSet } from './palette'
 
 const next = random(5)
@@ -133,12 +133,30 @@ describe('what one may ask of a match', () => {
     expect(() => match(target, [], { most: 2 })).toThrow('There is no paint to match with')
     expect(() => match(target, few, { most: 2, musts: [0, 1, 2] })).toThrow('3 paints must be in it and at most 2 may')
   })
+  const told = <T>(steps: Generator<number, T>) => {
+    const shares: number[] = []
+    for (let s = steps.next(); !s.done; s = steps.next()) shares.push(s.value)
+    return shares
+  }
   it('reports how far it is between slices, so that it can be stopped', () => {
-    const steps = matchSteps(target, sixty, { most: 3 })
-    const seen: number[] = []
-    for (let s = steps.next(); !s.done; s = steps.next()) seen.push(s.value)
+    const seen = told(matchSteps(target, sixty, { most: 3 }))
     expect(seen.length).toBeGreaterThan(20)
     expect(Math.max(...seen)).toBeLessThanOrEqual(1)
+  })
+  it('never tells less than it told before, also where it has to look anew', () => {
+    // Greener than any of these: the search comes out far off and starts again from there.
+    const far = reflectanceFromHex('#00ff40')
+    expect(match(far, few, { most: 3 }).exact[0]!.deltaE).toBeGreaterThan(5)
+    const wish = { most: 2, tolerance: 0.5, cupUl: 1e5, roomUl: 1e5, dropUl: 50 } as const
+    for (const shares of [
+      told(matchSteps(far, sixty, { most: 4 })),
+      told(matchSteps(far, few, { most: 3 })),
+      told(matchSteps(target, sixty, { most: 3 })),
+      told(mendSteps(far, few[2]!, sixty, wish)),
+    ]) {
+      expect(shares.length).toBeGreaterThan(1)
+      expect(shares).toEqual([...shares].sort((a, b) => a - b))
+    }
   })
 })
 

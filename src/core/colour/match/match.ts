@@ -32,6 +32,9 @@ const POLISHED = 120
 /** Beyond this the best is not there yet, and the slow search starts. */
 const FAR = 0.3
 
+/** What share of the work is done after the first pass, and after each of those that look anew: it only ever grows. */
+const PASSES = [0.6, 0.75, 0.9]
+
 /** What a reflectance is as an aim. */
 export function aimOf(target: Reflectance): Aim {
   const xyz = reflectanceToXyz(target)
@@ -54,40 +57,42 @@ export function* matchSteps(target: Reflectance, paints: readonly Optics[], wish
   const palette = paletteOf(paints)
   const aim = aimOf(target)
   const search = { most: wish.most, musts, keep: KEEP }
-  let refined = yield* from(target, [0, 0, 0])
+  let refined = yield* from(target, [0, 0, 0], 0)
   // What cannot be reached is looked for anew from where the search came out: far off, a linearisation at the target misleads.
   for (let again = 0; again < 2 && refined[0]!.deltaE > FAR; again++) {
     const base = mixReflectance(refined[0]!.set.map((i) => paints[i]!), [...refined[0]!.amounts])
     const here = xyzToLab(reflectanceToXyz(base))
     const off = aim.lab.map((v, k) => v - here[k]!) as Triple
-    const nearer = yield* from(base, inMetric(localMetric(here), off))
+    const nearer = yield* from(base, inMetric(localMetric(here), off), again + 1)
     const before = refined[0]!.deltaE
-    refined = yield* polished([...refined, ...nearer])
+    refined = yield* polished([...refined, ...nearer], PASSES[again + 1]!)
     if (refined[0]!.deltaE > before - 0.01) break
   }
 
-  function* from(base: Reflectance, off: Triple): Generator<number, Refined[]> {
+  function* from(base: Reflectance, off: Triple, pass: number): Generator<number, Refined[]> {
+    const since = PASSES[pass - 1] ?? 0
+    const span = PASSES[pass]! - since
     const screening = screen(pullsAt(base, palette, off), palette.count, search)
     let step = screening.next()
     while (!step.done) {
-      yield 0.5 * step.value
+      yield since + 0.6 * span * step.value
       step = screening.next()
     }
     const starts = step.value.sort((a, b) => a.distance - b.distance)
     const list: Refined[] = []
     for (const [i, start] of starts.entries()) {
       list.push(refine(palette, aim, start.set, start.amounts))
-      if (i % 32 === 31) yield 0.5 + (0.3 * i) / starts.length
+      if (i % 32 === 31) yield since + span * (0.6 + (0.4 * i) / starts.length)
     }
     return list.sort((a, b) => a.deltaE - b.deltaE)
   }
-  function* polished(list: Refined[]): Generator<number, Refined[]> {
+  function* polished(list: Refined[], share: number): Generator<number, Refined[]> {
     const nearest = new Map<string, Refined>()
     for (const r of list.sort((a, b) => a.deltaE - b.deltaE)) if (!nearest.has(r.set.join())) nearest.set(r.set.join(), r)
     const all = [...nearest.values()]
     for (let i = 0; i < Math.min(POLISHED, all.length); i++) {
       all[i] = polish(palette, aim, all[i]!)
-      if (i % 8 === 7) yield 0.8
+      if (i % 8 === 7) yield share
     }
     return all.sort((a, b) => a.deltaE - b.deltaE)
   }
@@ -95,7 +100,7 @@ export function* matchSteps(target: Reflectance, paints: readonly Optics[], wish
   for (const [i, r] of refined.slice(0, WORKED_OUT).entries()) {
     const found = wholeParts(palette, aim, r, wish.largestPart ?? 10)
     if (found) whole.push(found)
-    if (i % 32 === 31) yield 0.85 + (0.15 * i) / WORKED_OUT
+    if (i % 32 === 31) yield 0.9 + (0.1 * i) / WORKED_OUT
   }
   whole.sort((a, b) => a.deltaE - b.deltaE)
   return { exact: refined, whole }
