@@ -178,3 +178,21 @@ create table recipe_version (
   foreign key (studio_id, recipe_id) references recipe (studio_id, id)
 );
 select make_tenant('recipe_version', 'select, insert');
+
+-- A stocktake under way: what was weighed of each bottle, by whichever device, until it is booked.
+create table stocktake_weight (
+  studio_id uuid not null,
+  vessel_id uuid not null,
+  -- Of this weight; its movement carries it too, once it is booked.
+  request_id uuid not null,
+  gross_mg integer not null check (gross_mg >= 0),
+  tare_mg integer not null check (tare_mg >= 0),
+  named text check (named in ('spilled', 'residue')),
+  -- What the books said was in it: a bottle that has changed since must be weighed again.
+  held_as text not null,
+  at timestamptz not null default clock_timestamp(),
+  by uuid references account (id),
+  primary key (studio_id, vessel_id),
+  foreign key (studio_id, vessel_id) references bottle (studio_id, vessel_id)
+);
+select make_tenant('stocktake_weight');

@@ -1,8 +1,8 @@
 import pg from 'pg'
 import { poolInUse } from './pool'
 
-/** What a device may show of a studio that another device has changed: the rack, or one mix in the making. */
-export type Topic = 'rack' | `mixing ${string}`
+/** What a device may show of a studio that another device has changed: the rack, a stocktake, or one mix in the making. */
+export type Topic = 'rack' | 'stocktake' | `mixing ${string}`
 
 /** Changes within this time go out as one notice, ms. */
 const GATHER_MS = 30
@@ -74,7 +74,7 @@ class Hub {
       await client.connect()
       await client.query(`listen ${CHANNEL}`)
       // What was said while nobody heard it: everyone looks anew.
-      for (const of of this.listeners.values()) of.forEach((tell) => tell(['rack']))
+      for (const of of this.listeners.values()) of.forEach((tell) => tell(['rack', 'stocktake']))
     } catch {
       lost()
     }

@@ -9,21 +9,30 @@ const GATHER_MS = 120
 /**
  * Calls `changed` when another device has changed something of the studio that `isMine` is about; also when the line
  * was lost and is back, since what was said meanwhile was not heard.
+ * @param changed is given what was heard of; nothing where the line was lost: then anything may have changed
  */
-export function useLive(isMine: (topic: string) => boolean, changed: () => void): void {
+export function useLive(isMine: (topic: string) => boolean, changed: (heard: ReadonlySet<string>) => void): void {
+  const heard = useRef(new Set<string>())
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   useEffect(() => () => clearTimeout(timer.current), [])
   const soon = () => {
     timer.current ??= setTimeout(() => {
       timer.current = undefined
-      changed()
+      const topics = heard.current
+      heard.current = new Set()
+      changed(topics)
     }, GATHER_MS)
   }
   useEventStream('/live', {
     message: (data) => {
-      if ((data as { topics: string[] }).topics.some(isMine)) soon()
+      const mine = (data as { topics: string[] }).topics.filter(isMine)
+      for (const topic of mine) heard.current.add(topic)
+      if (mine.length) soon()
     },
     lost: () => undefined,
-    back: soon,
+    back: () => {
+      heard.current = new Set()
+      soon()
+    },
   })
 }

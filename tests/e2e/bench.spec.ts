@@ -212,6 +212,7 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   const settled = async () => Number((await page.getByTestId('stock-scale').getAttribute('data-settled')) || NaN)
   await expect.poll(settled).toBeGreaterThan(300)
   let on = await settled()
+  const beside = await page.context().newPage()
   for (let n = 1; n <= 10; n++) {
     const name = (await page.getByTestId('to-weigh').textContent())!
     const first = name === 'Lock teal'
@@ -227,7 +228,11 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
     if (n === 1) {
       await page.reload()
       await expect(page.getByRole('heading', { name: 'Stocktake 1 of 10 weighed' })).toBeVisible()
+      await beside.goto('/rack/stocktake')
     }
+    // Another device is told of it, without asking.
+    if (n <= 2) await expect(beside.getByRole('heading', { name: `Stocktake ${n} of 10 weighed` })).toBeVisible()
+    if (n === 2) await beside.close()
   }
   const weighed = page.getByTestId('weighed')
   await expect(weighed).toHaveCount(10)

@@ -1,20 +1,26 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
+import { contentKey } from '@/core/vessel/content'
 import { shortCode } from '@/core/vessel/shortCode'
 import { signUp, type Signed } from '@/db/accounts'
 import { findBottle, portionsOf } from '@/db/bottles'
 import { journal } from '@/db/journal'
+import { takeOut, undoMovement } from '@/db/ledger'
 import { endPool } from '@/db/pool'
+import { weightsTaken } from '@/db/stocktake'
 import { withStudio } from '@/db/withStudio'
 import {
   addWaterAction,
+  dropWeightAction,
   editBottleAction,
   extendAction,
   findByCodeAction,
   mergeAction,
+  nameLossAction,
   shakenAction,
   splitAction,
   stocktakeAction,
+  takeWeightAction,
 } from '@/stations/rack/actions'
 import { besideBottle } from '@/stations/rack/queries'
 import { toWeigh } from '@/stations/rack/stocktake/queries'
@@ -115,31 +121,94 @@ describe('what is done to bottles', () => {
 })
 
 describe('a stocktake', () => {
+  const answered = <T>(answer: Answer<T>) => {
+    if (!answer.ok) throw new Error(answer.message)
+    return answer.value
+  }
+  /** Puts a bottle on the scale, so much off what the books say. @returns the request id of its weight */
+  async function weigh({ massMg }: Awaited<ReturnType<typeof rack>>, vesselId: string, off: number, tareMg = 30_000) {
+    const requestId = uuidv7()
+    answered(await takeWeightAction({ requestId, vesselId, tareMg, grossMg: Math.round((await massMg(vesselId)) + tareMg + off) })) // prettier-ignore
+    return requestId
+  }
+  const taken = (room: Awaited<ReturnType<typeof rack>>['room']) => room.run(weightsTaken)
+  const weighIns = async ({ room }: Awaited<ReturnType<typeof rack>>, id: string) =>
+    (await room.run((tx) => journal(tx, id))).filter((e) => e.kind === 'weigh-in')
+
   it('books every difference as its own movement, and none where one cannot be', async () => {
-    const { room, a, b, find, massMg } = await rack()
+    const at = await rack()
+    const { room, a, b, find } = at
     const list = await room.run(toWeigh)
     expect(list.map((x) => [x.label, x.ul, x.tareMg])).toEqual([
       ['A', 100_000, 30_000],
       ['B', 100_000, 30_000],
     ])
     expect(list[0]!.content.filter((c) => c.isWater)).toHaveLength(1)
-    const gross = Math.round((await massMg(a)) + 30_000)
-    const line = (vesselId: string, change: number, more: object = {}) => ({ requestId: uuidv7(), vesselId, grossMg: gross + change, tareMg: 30_000, ...more }) // prettier-ignore
+    const requestIds = [await weigh(at, b, -30_000), await weigh(at, a, -3_000)]
     // B lost more than its water and nobody says how: A is not booked either.
-    const unclear = await stocktakeAction({ lines: [line(a, -3_000), line(b, -30_000)] })
-    expect(unclear).toMatchObject({ ok: false, field: 'named' })
+    expect(await stocktakeAction({ requestIds })).toMatchObject({ ok: false, field: 'named' })
     expect((await find(a)).ul).toBe(100_000)
-    const lines = [line(b, -30_000, { named: 'spilled' }), line(a, -3_000)]
-    await Promise.all([stocktakeAction({ lines }), stocktakeAction({ lines })])
+    expect(await taken(room)).toHaveLength(2)
+    answered(await nameLossAction({ vesselId: b, requestId: requestIds[0], named: 'spilled' }))
+    const both = await Promise.all([stocktakeAction({ requestIds }), stocktakeAction({ requestIds })])
+    expect(both.map((x) => x.ok)).toEqual([true, true])
     expect((await find(a)).ul).toBe(100_000 - Math.round(3_000 / 0.998))
     expect((await find(a)).evaporatedUl).toBe(Math.round(3_000 / 0.998))
-    expect((await room.run((tx) => journal(tx, a))).filter((e) => e.kind === 'weigh-in')).toHaveLength(1)
-    expect((await room.run((tx) => journal(tx, b))).filter((e) => e.kind === 'weigh-in')).toHaveLength(1)
-    expect(await stocktakeAction({ lines: [] })).toMatchObject({
+    expect([await weighIns(at, a), await weighIns(at, b)].map((x) => x.length)).toEqual([1, 1])
+    expect(await taken(room)).toEqual([])
+    expect(await stocktakeAction({ requestIds: [] })).toMatchObject({
       ok: false,
       message: 'Weigh at least one bottle first.',
     })
     await expectBalanced(room)
+  })
+  it('keeps weights in the order they were taken, the last of each bottle, for every device', async () => {
+    const at = await rack()
+    const { room, a, b } = at
+    const first = await weigh(at, a, 0)
+    await weigh(at, b, -1_000)
+    const second = await weigh(at, a, -2_000)
+    const list = await taken(room)
+    expect(list.map((w) => [w.vesselId, w.mine])).toEqual([
+      [b, true],
+      [a, true],
+    ])
+    expect(list[1]).toMatchObject({ requestId: second, named: null, tareMg: 30_000 })
+    // Whoever still sees the first weight of A changes nothing of the second.
+    refused(await nameLossAction({ vesselId: a, requestId: first, named: 'spilled' }))
+    answered(await dropWeightAction({ vesselId: a, requestId: first }))
+    answered(await stocktakeAction({ requestIds: [first] }))
+    expect(await taken(room)).toHaveLength(2)
+    answered(await dropWeightAction({ vesselId: a, requestId: second }))
+    expect((await taken(room)).map((w) => w.vesselId)).toEqual([b])
+    refused(await takeWeightAction({ requestId: uuidv7(), vesselId: uuidv7(), grossMg: 1, tareMg: 0 }))
+    refused(await takeWeightAction({ requestId: uuidv7(), vesselId: a, grossMg: 2e8, tareMg: 0 }))
+  })
+  it('refuses a weight of a bottle that has changed since, and books it where that was undone', async () => {
+    const at = await rack()
+    const { room, a, b, find } = at
+    const requestIds = [await weigh(at, a, -3_000), await weigh(at, b, -2_000)]
+    const { movementId } = await room.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: a, ul: 20_000 }))
+    expect(await stocktakeAction({ requestIds })).toMatchObject({ ok: false, code: 'Conflict', message: 'A has changed since it was weighed. Weigh it again.' }) // prettier-ignore
+    expect([(await find(a)).ul, (await find(b)).ul]).toEqual([80_000, 100_000])
+    expect((await taken(room))[0]!.heldAs).not.toBe(contentKey((await room.run(toWeigh)).find((x) => x.id === a)!.content)) // prettier-ignore
+    await room.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    answered(await stocktakeAction({ requestIds }))
+    expect((await find(a)).evaporatedUl).toBe(Math.round(3_000 / 0.998))
+    await expectBalanced(room)
+  })
+  it('of a bottle that is as booked remembers what it weighs empty, and books nothing', async () => {
+    const at = await rack()
+    const { room, a, b, massMg } = at
+    const requestId = await weigh(at, a, 150, 27_500)
+    // By what is in it now, B would be as booked; but that is not what was weighed.
+    const less = await weigh(at, b, -Math.round(0.2 * (await massMg(b))))
+    await room.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: b, ul: 20_000 }))
+    expect(await stocktakeAction({ requestIds: [less] })).toMatchObject({ ok: false, code: 'Conflict' })
+    answered(await stocktakeAction({ requestIds: [requestId] }))
+    expect((await room.run(toWeigh)).find((x) => x.id === a)).toMatchObject({ tareMg: 27_500, ul: 100_000 })
+    expect([await weighIns(at, a), await weighIns(at, b)]).toEqual([[], []])
+    expect((await taken(room)).map((w) => w.vesselId)).toEqual([b])
   })
 })
 
@@ -161,7 +230,7 @@ describe('another studio', () => {
     refused(
       await editBottleAction({ vesselId: a, label: 'Mine', role: 'pour', palette: '', technique: null, notes: '' }),
     )
-    refused(await stocktakeAction({ lines: [{ ...r(), vesselId: a, grossMg: 1, tareMg: 0, named: 'spilled' }] }))
+    refused(await takeWeightAction({ ...r(), vesselId: a, grossMg: 1, tareMg: 0 }))
     refused(await reclaimAction({ ...r(), pourId: a, jarId: uuidv7(), newJar: { label: 'J', capacityUl: null, tareMg: null }, netMg: 1_000 })) // prettier-ignore
     const { code } = await room.run((tx) => findBottle(tx, a))
     refused(await findByCodeAction({ code: shortCode(code) }))

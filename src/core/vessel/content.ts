@@ -11,6 +11,14 @@ export interface Portion {
 /** Total of a content in µl. */
 export const contentUl = (content: readonly Portion[]) => content.reduce((sum, p) => sum + p.ul, 0)
 
+/** A text that is the same for the same lots in the same amounts, in whatever order, and for nothing else. */
+export const contentKey = (content: readonly Portion[]) =>
+  content
+    .filter((p) => p.ul > 0)
+    .map((p) => `${p.lotId}:${p.ul}`)
+    .sort()
+    .join(' ')
+
 /**
  * What leaves a vessel when `ul` is taken: every lot in proportion, whole microlitres, summing to `ul` exactly.
  * @throws NotEnough naming the vessel, with what to do

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { contentUl, takeFrom } from './content'
+import { contentKey, contentUl, takeFrom } from './content'
 import { level } from './level'
 import { isPressing, needsOf, type RackFacts } from './needs'
 import { sinceRead } from './thickening'
@@ -9,6 +9,16 @@ const bottle = (...uls: number[]) => ({
   id: 'b1',
   label: 'Teal 3',
   content: uls.map((ul, i) => ({ lotId: `l${i}`, ul })),
+})
+
+describe('what a vessel held', () => {
+  it('is the same for the same lots and amounts in any order, and for nothing else', () => {
+    const [a, b] = [{ lotId: 'a', ul: 5 }, { lotId: 'b', ul: 7 }] // prettier-ignore
+    const key = contentKey([a, b])
+    expect(contentKey([b, a, { lotId: 'c', ul: 0 }])).toBe(key)
+    for (const other of [[a], [a, { ...b, ul: 8 }], [{ ...a, ul: 7 }, { ...b, ul: 5 }], [a, b, { lotId: 'c', ul: 1 }], []])
+      expect(contentKey(other)).not.toBe(key)
+  }) // prettier-ignore
 })
 
 describe('taking from a vessel', () => {

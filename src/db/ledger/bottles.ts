@@ -1,5 +1,5 @@
-import { Invalid } from '@/core/errors'
-import { contentUl, takeFrom } from '@/core/vessel/content'
+import { Conflict, Invalid } from '@/core/errors'
+import { contentKey, contentUl, takeFrom } from '@/core/vessel/content'
 import { weighIn } from '@/core/vessel/weighIn'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
@@ -55,10 +55,12 @@ export interface WeighInBottle {
   readonly grossMg: number
   readonly tareMg: number
   readonly named?: 'spilled' | 'residue' | undefined
+  /** What the books said of it when it was weighed, as `contentKey` says it; where it was weighed just now: nothing. */
+  readonly heldAs?: string
   readonly at?: Date | undefined
 }
 
-/** Books a bottle by weight: evaporation to the air, a named loss to waste, too much as a gain. @throws Invalid */
+/** Books a bottle by weight: evaporation to the air, a named loss to waste, too much as a gain. @throws Invalid; Conflict */
 export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booked & { measuredUl: number | null }> {
   const [air, waste] = [await sink(tx, 'air'), await sink(tx, 'waste')]
   const id = weigh.vesselId
@@ -73,6 +75,8 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
     note: `${weigh.grossMg / 1000} g gross, ${weigh.tareMg / 1000} g tare`,
     at: weigh.at,
     async decide(held) {
+      if (weigh.heldAs !== undefined && contentKey(held(id).content) !== weigh.heldAs)
+        throw new Conflict(`${held(id).label} has changed since it was weighed. Weigh it again.`)
       const facts = await tx.q<{ id: string; water: boolean; density: number }>(
         `select l.id, m.kind = 'water' as water, m.density_g_per_ml as density
          from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id

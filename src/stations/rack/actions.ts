@@ -5,10 +5,11 @@ import { Invalid, NotFound } from '@/core/errors'
 import { readShortCode } from '@/core/vessel/shortCode'
 import { bottleByCode } from '@/db/bottles'
 import { discard, mergeBottles, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
+import { bookWeights, dropWeight, nameLoss, takeWeight } from '@/db/stocktake'
 import { change } from '@/session/change'
 import { perform } from '@/session/perform'
 import { extension } from './extension'
-import { addWaterSchema, codeSchema, discardSchema, editBottleSchema, extendSchema, mergeSchema, shakenSchema, splitSchema, stocktakeSchema, takeOutSchema, weighInSchema } from './schema' // prettier-ignore
+import { addWaterSchema, codeSchema, discardSchema, dropWeightSchema, editBottleSchema, extendSchema, mergeSchema, nameLossSchema, shakenSchema, splitSchema, stocktakeSchema, takeOutSchema, weighInSchema, weightSchema } from './schema' // prettier-ignore
 
 export const takeOutAction = async (input: unknown) => change('/', takeOutSchema, input, takeOut)
 export const weighInAction = async (input: unknown) => change('/', weighInSchema, input, weighInBottle)
@@ -32,12 +33,14 @@ export const shakenAction = async (input: unknown) =>
     tx.touched.add('rack')
   })
 
-/** Books a stocktake: every difference as its own movement, all of them or none. */
+/** Keeps what a bottle weighs until the stocktake is booked. */
+export const takeWeightAction = async (input: unknown) => perform(weightSchema, input, takeWeight)
+export const nameLossAction = async (input: unknown) => perform(nameLossSchema, input, nameLoss)
+export const dropWeightAction = async (input: unknown) => perform(dropWeightSchema, input, dropWeight)
+
+/** Books a stocktake: the weights that were shown, all of them or none. */
 export const stocktakeAction = async (input: unknown) =>
-  change('/', stocktakeSchema, input, async (tx, { lines }) => {
-    // In one order everywhere, so that two stocktakes at once do not wait for each other in a ring.
-    for (const line of [...lines].sort((a, b) => (a.vesselId < b.vesselId ? -1 : 1))) await weighInBottle(tx, line)
-  })
+  change('/', stocktakeSchema, input, (tx, { requestIds }) => bookWeights(tx, requestIds))
 
 /** The bottle with a short code. */
 export async function findByCodeAction(input: unknown): Promise<Answer<{ id: string }>> {

@@ -13,9 +13,11 @@ export const takeOutSchema = object({
     .required('Type how much was taken, like 20 ml.'),
   note: string().trim().max(1000).default(''),
 })
-export const weighInSchema = object({
-  requestId: idSchema,
-  vesselId: idSchema,
+const ofWeight = { requestId: idSchema, vesselId: idSchema }
+const NAMED = ['spilled', 'residue'] as const
+/** What one bottle weighs on the scale. */
+export const weightSchema = object({
+  ...ofWeight,
   grossMg: number()
     .integer()
     .min(0)
@@ -26,10 +28,10 @@ export const weighInSchema = object({
     .min(0)
     .max(1e8, 'That is too heavy for an empty bottle. Check the tare.')
     .required('Type what the empty bottle weighs, like 28 g.'),
-  named: string()
-    .oneOf(['spilled', 'residue'] as const)
-    .optional(),
 })
+export const weighInSchema = weightSchema.shape({ named: string().oneOf(NAMED).optional() })
+export const dropWeightSchema = object(ofWeight)
+export const nameLossSchema = object({ ...ofWeight, named: string().oneOf(NAMED).required('Say what happened.') })
 export const discardSchema = object({
   requestId: idSchema,
   vesselId: idSchema,
@@ -121,18 +123,5 @@ export const addWaterSchema = object({
 }) // prettier-ignore
 export const shakenSchema = object({ vesselId: idSchema })
 export const stocktakeSchema = object({
-  lines: array(
-    object({
-      requestId: idSchema,
-      vesselId: idSchema,
-      grossMg: number().integer().min(0).max(1e8, 'That is too heavy for a bottle. Check the unit.').required(),
-      tareMg: number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').required(),
-      named: string()
-        .oneOf(['spilled', 'residue'] as const)
-        .optional(),
-    }),
-  )
-    .min(1, 'Weigh at least one bottle first.')
-    .max(500, 'Five hundred bottles at once are the most.')
-    .required(),
-})
+  requestIds: array(idSchema).min(1, 'Weigh at least one bottle first.').max(500, 'Five hundred bottles at once are the most.').required(),
+}) // prettier-ignore

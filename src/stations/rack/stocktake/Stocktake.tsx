@@ -1,43 +1,50 @@
 'use client'
 
 import { Button, Input, Segmented } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { v7 as uuidv7 } from 'uuid'
 import { formatGrams, formatMl } from '@/core/quantity/format'
 import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'
+import { v7 as uuidv7 } from 'uuid'
+import { contentKey } from '@/core/vessel/content'
 import { level } from '@/core/vessel/level'
 import { readShortCode, shortCode } from '@/core/vessel/shortCode'
 import { explain, type Difference } from '@/core/vessel/stocktake'
+import type { Weight } from '@/db/stocktake'
 import { HandInput } from '@/ui/HandInput'
 import { BottleGlyph } from '@/ui/BottleGlyph'
 import { Chip } from '@/ui/Drawdown'
 import { EmptyState, Notice } from '@/ui/Notice'
+import { day } from '@/ui/dates'
 import { attemptOr } from '@/ui/useAttempt'
 import { useHandKeys } from '@/ui/useHandKeys'
 import { useScale } from '@/ui/useScale'
 import { useSend } from '@/ui/useSend'
-import { stocktakeAction } from '../actions'
+import { dropWeightAction, nameLossAction, stocktakeAction, takeWeightAction } from '../actions'
 import { RackNav } from '../RackNav'
 import type { ToWeigh } from './queries'
-import { useTaken, type Taken } from './useTaken'
+import { useWeights } from './useWeights'
 
 /** Along the shelf with the scale: bottle after bottle, every difference explained, all of it booked at the end. */
-export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; studioId: string; units: UnitSystem }) {
-  const { taken, set, ready } = useTaken(studioId)
+export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToWeigh[]; first: readonly Weight[]; units: UnitSystem; zone: string; today: string }) {
+  const { weights, put, drop, dropAll } = useWeights(first)
   const [at, setAt] = useState<string>()
   const [typed, setTyped] = useState('')
   const [tare, setTare] = useState('')
   const [code, setCode] = useState('')
   const [trouble, setTrouble] = useState<string>()
   const scale = useScale()
-  const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
+  const { send: keep, pending: keeping, refusal: notKept } = useSend<Weight | void>()
+  const { send: bookAll, pending: booking, refusal: notBooked } = useSend<null>()
   const byId = useMemo(() => new Map(bottles.map((b) => [b.id, b])), [bottles])
-  const lines = Object.entries(taken).flatMap(([id, t]) => { const b = byId.get(id); return b ? [{ bottle: b, taken: t, difference: differenceOf(b, t) }] : [] }) // prettier-ignore
-  const open = bottles.filter((b) => !taken[b.id])
+  const taken = useMemo(() => new Set(weights.map((w) => w.vesselId)), [weights])
+  const lines = weights.flatMap((weight) => {
+    const b = byId.get(weight.vesselId)
+    return b ? [{ bottle: b, weight, changed: weight.heldAs !== contentKey(b.content), difference: differenceOf(b, weight) }] : []
+  })
+  const open = bottles.filter((b) => !taken.has(b.id))
   const bottle = (at && byId.get(at)) || open[0]
-  const unclear = lines.filter((l) => l.difference.kind === 'unexplained' || l.difference.kind === 'unreadable')
+  const bookable = lines.filter((l) => !l.changed)
+  const unclear = bookable.filter((l) => l.difference.kind === 'unexplained' || l.difference.kind === 'unreadable')
 
   const go = (id: string | undefined) => {
     setAt(id)
@@ -46,7 +53,7 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
     setTrouble(undefined)
   }
   const take = () => {
-    if (!bottle) return
+    if (!bottle || keeping) return
     attemptOr(setTrouble, () => {
       const tareMg = tare.trim() ? parseMassMg(tare, units) : bottle.tareMg
       if (tareMg === null) return setTrouble('Type what the empty bottle weighs, like 28 g; it is remembered.')
@@ -55,19 +62,28 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
       else if (!scale.here) return setTrouble(`${scale.why} Or type the weight.`)
       else if (scale.settledG === null) return setTrouble('The scale is still moving. Hands off, then tap again.')
       else grossMg = Math.round(scale.settledG * 1000)
-      const t: Taken = { requestId: uuidv7(), grossMg, tareMg }
-      const difference = differenceOf(bottle, t)
+      const difference = differenceOf(bottle, { grossMg, tareMg, named: null })
       if (difference.kind === 'unreadable') return setTrouble(difference.sentence)
-      set({ ...taken, [bottle.id]: t })
-      go(open.find((b) => b.id !== bottle.id)?.id)
+      const next = open.find((b) => b.id !== bottle.id)?.id
+      keep(
+        () => takeWeightAction({ requestId: uuidv7(), vesselId: bottle.id, grossMg, tareMg }),
+        (weight) => {
+          if (weight) put(weight)
+          go(next)
+        },
+      )
     })
   }
-  const drop = (id: string) => {
-    set(Object.fromEntries(Object.entries(taken).filter(([k]) => k !== id)))
-    go(id)
-  }
-  const lastId = lines.at(-1)?.bottle.id
-  useHandKeys({ next: take, undo: lastId ? () => drop(lastId) : undefined })
+  const again = ({ vesselId, requestId }: Weight) =>
+    keep(
+      () => dropWeightAction({ vesselId, requestId }),
+      () => {
+        drop(vesselId)
+        go(vesselId)
+      },
+    )
+  const last = lines.findLast((l) => l.weight.mine)?.weight
+  useHandKeys({ next: take, undo: last ? () => again(last) : undefined })
   const find = () => {
     const body = readShortCode(code)
     const found = bottles.find((b) => b.code === body)
@@ -75,21 +91,23 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
     setCode('')
     go(found.id)
   }
-  const over = () => {
-    set({})
-    go(undefined)
-    router.refresh()
-  }
   const book = () => {
-    const differing = lines.filter((l) => l.difference.kind !== 'as booked')
-    if (differing.length === 0) return over()
-    send(
-      () => stocktakeAction({ lines: differing.map((l) => ({ vesselId: l.bottle.id, ...l.taken })) }),
-      over,
+    const requestIds = bookable.map((l) => l.weight.requestId)
+    bookAll(
+      () => stocktakeAction({ requestIds }),
+      () => {
+        dropAll(requestIds)
+        go(undefined)
+      },
       'Stocktake booked',
     )
   }
-  const name = (id: string, named: 'spilled' | 'residue') => set({ ...taken, [id]: { ...taken[id]!, named } })
+  const name = (weight: Weight, named: 'spilled' | 'residue') =>
+    keep(
+      () => nameLossAction({ vesselId: weight.vesselId, requestId: weight.requestId, named }),
+      () => put({ ...weight, named }),
+    )
+  const refusal = notBooked ?? notKept
 
   return (
     <>
@@ -100,8 +118,8 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
             {lines.length} of {bottles.length} weighed
           </span>
         </h1>
-        <Button type="primary" size="large" disabled={!ready || lines.length === 0 || unclear.length > 0} loading={pending} onClick={book}>
-          Book {lines.length === 1 ? 'one weight' : `${lines.length} weights`}
+        <Button type="primary" size="large" disabled={bookable.length === 0 || unclear.length > 0} loading={booking} onClick={book}>
+          Book {bookable.length === 1 ? 'one weight' : `${bookable.length} weights`}
         </Button>
       </div>
       <RackNav here="/rack/stocktake" />
@@ -162,17 +180,18 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
             {lines.length === 0 ? <p className="muted">Nothing is corrected until you book it. Weigh a bottle, and what the difference is appears here.</p> : null}
             <table className="sheet">
               <tbody>
-                {[...lines].reverse().map(({ bottle: b, taken: t, difference: d }) => (
-                  <tr key={b.id} data-testid="weighed" data-kind={d.kind}>
+                {[...lines].reverse().map(({ bottle: b, weight, changed, difference: d }) => (
+                  <tr key={b.id} data-testid="weighed" data-kind={changed ? 'changed' : d.kind}>
                     <td>
                       <b>{b.label}</b>
+                      {day(weight.at, zone) === today ? null : <small className="muted"> weighed {day(weight.at, zone)}</small>}
                       <br />
-                      <small>{d.sentence}</small>
-                      {d.kind === 'unexplained' || t.named ? (
+                      <small>{changed ? 'Something went in or out since it was weighed. Weigh it again; this weight is not booked.' : d.sentence}</small>
+                      {!changed && (d.kind === 'unexplained' || weight.named) ? (
                         <div style={{ marginTop: 6 }}>
                           <Segmented<'spilled' | 'residue' | ''>
-                            value={t.named ?? ''}
-                            onChange={(v) => v && name(b.id, v)}
+                            value={weight.named ?? ''}
+                            onChange={(v) => v && name(weight, v)}
                             options={[
                               { value: 'spilled', label: 'It was spilled' },
                               { value: 'residue', label: 'It sticks to the walls' },
@@ -187,7 +206,7 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
                       <b>{d.measuredUl === null ? '—' : formatMl(d.measuredUl)}</b>
                     </td>
                     <td style={{ width: 70 }}>
-                      <button type="button" className="plain" onClick={() => drop(b.id)}>
+                      <button type="button" className="plain" onClick={() => again(weight)}>
                         Again
                       </button>
                     </td>
@@ -219,6 +238,6 @@ export function Stocktake({ bottles, studioId, units }: { bottles: ToWeigh[]; st
 const bookedG = (b: ToWeigh) =>
   ((b.tareMg ?? 30_000) + b.content.reduce((s, p) => s + p.ul * p.densityGPerMl, 0)) / 1000
 
-function differenceOf(b: ToWeigh, t: Taken): Difference {
-  return explain({ grossMg: t.grossMg, tareMg: t.tareMg, content: b.content, named: t.named })
+function differenceOf(b: ToWeigh, w: Pick<Weight, 'grossMg' | 'tareMg' | 'named'>): Difference {
+  return explain({ grossMg: w.grossMg, tareMg: w.tareMg, content: b.content, named: w.named ?? undefined })
 }

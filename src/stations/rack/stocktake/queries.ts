@@ -1,6 +1,7 @@
 import { groupBy } from '@/core/groupBy'
 import { portionsOf } from '@/db/bottles'
 import { rackBottles } from '@/db/rack'
+import { weighable } from '@/db/stocktake'
 import type { Tx } from '@/db/withStudio'
 
 /** A bottle to be weighed: what the books say is in it, and what it weighs empty. */
@@ -16,12 +17,7 @@ export interface ToWeigh {
   readonly ul: number
   readonly capacityUl: number | null
   readonly tareMg: number | null
-  readonly content: readonly {
-    readonly lotId: string
-    readonly ul: number
-    readonly isWater: boolean
-    readonly densityGPerMl: number
-  }[]
+  readonly content: readonly ReturnType<typeof weighable>[]
 }
 
 /** Everything on the rack, palette by palette, as it would be walked along. */
@@ -45,12 +41,7 @@ export async function toWeigh(tx: Tx): Promise<ToWeigh[]> {
       ul,
       capacityUl,
       tareMg: tares.get(id) ?? null,
-      content: (content.get(id) ?? []).map((p) => ({
-        lotId: p.lotId,
-        ul: p.ul,
-        isWater: p.kind === 'water',
-        densityGPerMl: p.densityGPerMl,
-      })),
+      content: (content.get(id) ?? []).map(weighable),
     })) // prettier-ignore
     .sort((a, b) => a.palette.localeCompare(b.palette) || a.label.localeCompare(b.label))
 }

@@ -1,5 +1,6 @@
 import type { NextRequest } from 'next/server'
 import { requireSession } from '@/session/current'
+import { json } from '@/session/json'
 import { answer } from '@/session/perform'
 import { readFilter } from '@/stations/paints/drawer/filter'
 import { CHUNK, findPaints } from '@/stations/paints/drawer/find'
@@ -9,10 +10,10 @@ import { withStudio } from '@/db/withStudio'
 export async function GET(request: NextRequest) {
   const params = Object.fromEntries(request.nextUrl.searchParams)
   const chunk = Math.min(500, Math.max(1, Math.trunc(Number(params.chunk)) || CHUNK))
-  const result = await answer(async () => {
-    const who = await requireSession()
-    return withStudio(who, async (tx) => (await findPaints(tx, readFilter(params), new Date(), chunk)).rows)
-  })
-  if (result.ok) return Response.json(result.value, { headers: { 'Cache-Control': 'private, no-store' } })
-  return new Response(result.message, { status: result.code === 'SignedOut' ? 401 : 500 })
+  return json(
+    await answer(async () => {
+      const who = await requireSession()
+      return withStudio(who, async (tx) => (await findPaints(tx, readFilter(params), new Date(), chunk)).rows)
+    }),
+  )
 }

@@ -2,6 +2,7 @@ import type { NextRequest } from 'next/server'
 import { studioFacts } from '@/db/studio'
 import { withStudio } from '@/db/withStudio'
 import { requireSession } from '@/session/current'
+import { json } from '@/session/json'
 import { answer } from '@/session/perform'
 import { findBottles, RACK_CHUNK } from '@/stations/rack/find'
 import { readRackFilter } from '@/stations/rack/schema'
@@ -10,14 +11,14 @@ import { readRackFilter } from '@/stations/rack/schema'
 export async function GET(request: NextRequest) {
   const params = Object.fromEntries(request.nextUrl.searchParams)
   const whole = (text: string | undefined, otherwise: number, most: number) => Math.min(most, Math.max(0, Math.trunc(Number(text)) || otherwise)) // prettier-ignore
-  const result = await answer(async () => {
-    const who = await requireSession()
-    return withStudio(who, async (tx) => {
-      const { zone } = await studioFacts(tx)
-      const [from, chunk] = [whole(params.from, 0, 1e6), whole(params.chunk, RACK_CHUNK, 500)]
-      return (await findBottles(tx, readRackFilter(params), new Date(), zone, from, chunk)).rows
-    })
-  })
-  if (result.ok) return Response.json(result.value, { headers: { 'Cache-Control': 'private, no-store' } })
-  return new Response(result.message, { status: result.code === 'SignedOut' ? 401 : 500 })
+  return json(
+    await answer(async () => {
+      const who = await requireSession()
+      return withStudio(who, async (tx) => {
+        const { zone } = await studioFacts(tx)
+        const [from, chunk] = [whole(params.from, 0, 1e6), whole(params.chunk, RACK_CHUNK, 500)]
+        return (await findBottles(tx, readRackFilter(params), new Date(), zone, from, chunk)).rows
+      })
+    }),
+  )
 }

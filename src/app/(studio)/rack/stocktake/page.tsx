@@ -1,15 +1,26 @@
 import type { Metadata } from 'next'
+import { weightsTaken } from '@/db/stocktake'
 import { studioFacts } from '@/db/studio'
 import { inStudio } from '@/session/current'
 import { toWeigh } from '@/stations/rack/stocktake/queries'
 import { Stocktake } from '@/stations/rack/stocktake/Stocktake'
+import { day } from '@/ui/dates'
 
 export const metadata: Metadata = { title: 'Stocktake' }
 
 export default async function StocktakePage() {
-  const { bottles, studio } = await inStudio(async (tx) => ({
+  const { bottles, first, studio } = await inStudio(async (tx) => ({
     bottles: await toWeigh(tx),
+    first: await weightsTaken(tx),
     studio: await studioFacts(tx),
   }))
-  return <Stocktake bottles={bottles} studioId={studio.id} units={studio.units} />
+  return (
+    <Stocktake
+      bottles={bottles}
+      first={first}
+      units={studio.units}
+      zone={studio.zone}
+      today={day(new Date(), studio.zone)}
+    />
+  )
 }

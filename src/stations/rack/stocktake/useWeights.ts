@@ -1,0 +1,31 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import type { Weight } from '@/db/stocktake'
+import { useLive } from '@/ui/useLive'
+
+/** The weights of a stocktake under way, as every device of the studio takes them. */
+export function useWeights(first: readonly Weight[]) {
+  const [weights, setWeights] = useState(first)
+  const router = useRouter()
+  const without = (list: readonly Weight[], vesselId: string) => list.filter((w) => w.vesselId !== vesselId)
+  useLive(
+    (topic) => topic === 'rack' || topic === 'stocktake',
+    (heard) => {
+      fetch('/rack/stocktake/weights')
+        .then((r) => (r.ok ? (r.json() as Promise<Weight[]>) : Promise.reject(new Error())))
+        .then(setWeights)
+        // The next change brings it.
+        .catch(() => undefined)
+      // What the books say has changed too: amounts, or the bottles themselves.
+      if (heard.size === 0 || heard.has('rack')) router.refresh()
+    },
+  )
+  return {
+    weights,
+    put: (w: Weight) => setWeights((old) => [...without(old, w.vesselId), w]),
+    drop: (vesselId: string) => setWeights((old) => without(old, vesselId)),
+    dropAll: (requestIds: readonly string[]) => setWeights((old) => old.filter((w) => !requestIds.includes(w.requestId))), // prettier-ignore
+  }
+}
