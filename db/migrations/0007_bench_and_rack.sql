@@ -187,7 +187,7 @@ create table stocktake_weight (
   request_id uuid not null,
   gross_mg integer not null check (gross_mg >= 0),
   tare_mg integer not null check (tare_mg >= 0),
-  named text check (named in ('spilled', 'residue')),
+  named text check (named in ('dried', 'spilled', 'residue')),
   -- What the books said was in it: a bottle that has changed since must be weighed again.
   held_as text not null,
   at timestamptz not null default clock_timestamp(),

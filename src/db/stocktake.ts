@@ -2,6 +2,7 @@ import { NotFound } from '@/core/errors'
 import { groupBy } from '@/core/groupBy'
 import { contentKey } from '@/core/vessel/content'
 import { explain } from '@/core/vessel/stocktake'
+import type { Loss } from '@/core/vessel/weighIn'
 import { portionsOf, type LotPortion } from './bottles'
 import { weighInBottle } from './ledger'
 import type { Tx } from './withStudio'
@@ -14,7 +15,7 @@ export interface Weight {
   readonly grossMg: number
   readonly tareMg: number
   /** Where a loss went that water cannot explain; null: nobody has said. */
-  readonly named: 'spilled' | 'residue' | null
+  readonly named: Loss | null
   /** What the books said was in it then, see `contentKey`. */
   readonly heldAs: string
   readonly at: string
@@ -26,7 +27,7 @@ const WEIGHT = `vessel_id as "vesselId", request_id as "requestId", gross_mg as 
   held_as as "heldAs", at, by is not distinct from $2 as mine`
 
 /** What an explanation of a weight needs to know of a portion. */
-export const weighable = (p: LotPortion) => ({ lotId: p.lotId, ul: p.ul, isWater: p.kind === 'water', densityGPerMl: p.densityGPerMl }) // prettier-ignore
+export const weighable = (p: LotPortion) => ({ lotId: p.lotId, ul: p.ul, isWater: p.kind === 'water', densityGPerMl: p.densityGPerMl, solids: p.solids }) // prettier-ignore
 
 /** Weights of the stocktake under way, in the order they were taken. */
 export const weightsTaken = (tx: Tx) =>

@@ -236,7 +236,7 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   }
   const weighed = page.getByTestId('weighed')
   await expect(weighed).toHaveCount(10)
-  await expect(weighed.filter({ hasText: 'cannot have' })).toHaveCount(1)
+  await expect(weighed.filter({ hasText: 'more is missing' })).toHaveCount(1)
   await expect(page.getByRole('button', { name: 'Book 10 weights' })).toBeDisabled()
   await page.getByText('It sticks to the walls').click()
   await page.getByRole('button', { name: 'Book 10 weights' }).click()

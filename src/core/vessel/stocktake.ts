@@ -7,6 +7,7 @@ export interface Difference {
   readonly kind: 'as booked' | 'evaporation' | 'unexplained' | 'gain' | 'unreadable'
   readonly bookedUl: number
   readonly measuredUl: number | null
+  /** Water that went to the air. */
   readonly evaporatedUl: number
   readonly lostUl: number
   readonly gainedUl: number
@@ -19,7 +20,7 @@ const UNTOLD_MG = 200
 const sum = (list: readonly { ul: number }[]) => list.reduce((s, p) => s + p.ul, 0)
 
 /**
- * Explains a weight in a stocktake. A loss is evaporated water first; what water cannot explain must be named by the
+ * Explains a weight in a stocktake. A loss is evaporated water first; what the water added cannot explain must be named by the
  * maker (`named`) before it can be booked; too much is a measuring gain. What the scale cannot tell is no difference.
  */
 export function explain(input: WeighInInput): Difference {
@@ -35,14 +36,15 @@ export function explain(input: WeighInInput): Difference {
     if (error instanceof FikaError) return { ...none, kind: 'unreadable', sentence: error.message }
     throw error
   }
-  const [evaporatedUl, lostUl, gainedUl] = [sum(found.evaporated), sum(found.lost), sum(found.gained)]
+  const [evaporatedUl, lostUl, gainedUl] = [found.waterUl, sum(found.lost), sum(found.gained)]
   const all = { bookedUl, measuredUl: found.measuredUl, evaporatedUl, lostUl, gainedUl }
   if (gainedUl > 0) return { ...all, kind: 'gain', sentence: `${formatMl(gainedUl)} more than booked: a measuring gain, split over what is in it.` } // prettier-ignore
   if (lostUl > 0) {
     const water = evaporatedUl > 0 ? `${formatMl(evaporatedUl)} of water can have evaporated; ` : ''
+    const [lost, more] = [formatMl(lostUl), evaporatedUl > 0 ? ' more' : '']
     return input.named
-      ? { ...all, kind: 'evaporation', sentence: `${water}${formatMl(lostUl)} ${input.named === 'spilled' ? 'spilled' : 'stuck to the walls'}.` } // prettier-ignore
-      : { ...all, kind: 'unexplained', sentence: `${water}${formatMl(lostUl)} cannot have. Say whether it was spilled or stuck to the walls.` } // prettier-ignore
+      ? { ...all, kind: 'evaporation', sentence: `${water}${lost} ${input.named === 'spilled' ? 'spilled' : 'stuck to the walls'}.` } // prettier-ignore
+      : { ...all, kind: 'unexplained', sentence: `${water}${lost}${more} is missing. Say whether it dried, was spilled or stuck to the walls.` } // prettier-ignore
   }
   if (evaporatedUl > 0) return { ...all, kind: 'evaporation', sentence: `${formatMl(evaporatedUl)} of water evaporated.` } // prettier-ignore
   return asBooked

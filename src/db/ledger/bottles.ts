@@ -1,6 +1,6 @@
 import { Conflict, Invalid } from '@/core/errors'
 import { contentKey, contentUl, takeFrom } from '@/core/vessel/content'
-import { weighIn } from '@/core/vessel/weighIn'
+import { weighIn, type Loss } from '@/core/vessel/weighIn'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
 import { sink } from './lots'
@@ -54,7 +54,7 @@ export interface WeighInBottle {
   readonly vesselId: string
   readonly grossMg: number
   readonly tareMg: number
-  readonly named?: 'spilled' | 'residue' | undefined
+  readonly named?: Loss | undefined
   /** What the books said of it when it was weighed, as `contentKey` says it; where it was weighed just now: nothing. */
   readonly heldAs?: string
   readonly at?: Date | undefined
@@ -65,7 +65,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
   const [air, waste] = [await sink(tx, 'air'), await sink(tx, 'waste')]
   const id = weigh.vesselId
   let measuredUl: number | null = null
-  let [beforeUl, evaporatedUl] = [0, 0]
+  let [beforeUl, waterUl] = [0, 0]
   const booked = await book(tx, {
     kind: 'weigh-in',
     requestId: weigh.requestId,
@@ -77,8 +77,8 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
     async decide(held) {
       if (weigh.heldAs !== undefined && contentKey(held(id).content) !== weigh.heldAs)
         throw new Conflict(`${held(id).label} has changed since it was weighed. Weigh it again.`)
-      const facts = await tx.q<{ id: string; water: boolean; density: number }>(
-        `select l.id, m.kind = 'water' as water, m.density_g_per_ml as density
+      const facts = await tx.q<{ id: string; water: boolean; density: number; solids: number }>(
+        `select l.id, m.kind = 'water' as water, m.density_g_per_ml as density, m.solids
          from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
          where l.studio_id = $1 and l.id = any ($2)`,
         [tx.studioId, held(id).content.map((p) => p.lotId)],
@@ -86,12 +86,12 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       const byLot = new Map(facts.map((f) => [f.id, f]))
       const content = held(id).content.map((p) => {
         const fact = byLot.get(p.lotId)!
-        return { ...p, isWater: fact.water, densityGPerMl: fact.density }
+        return { ...p, isWater: fact.water, densityGPerMl: fact.density, solids: fact.solids }
       })
       const found = weighIn({ grossMg: weigh.grossMg, tareMg: weigh.tareMg, content, named: weigh.named })
       measuredUl = found.measuredUl
       beforeUl = contentUl(content)
-      evaporatedUl = contentUl(found.evaporated)
+      waterUl = found.waterUl
       return [
         ...found.evaporated.map((p) => ({ ...p, from: id, to: air })),
         ...found.lost.map((p) => ({ ...p, from: id, to: waste })),
@@ -99,7 +99,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       ]
     },
   })
-  if (!booked.replayed && evaporatedUl > 0) await moveWater(tx, id, beforeUl, -evaporatedUl)
+  if (!booked.replayed && waterUl > 0) await moveWater(tx, id, beforeUl, -waterUl)
   if (!booked.replayed)
     await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
       tx.studioId,

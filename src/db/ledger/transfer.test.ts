@@ -226,7 +226,7 @@ describe('any interleaving from several clients', () => {
               if (op === 'split') return splitBottle(tx, { requestId, vesselId, into: [{ vesselId: fresh, label: 'S', ul, capacityUl: null, tareMg: null }] }) // prettier-ignore
               if (op === 'merge')
                 return mergeBottles(tx, { requestId, intoId: vesselId, fromIds: [other], restHours: 1 })
-              if (op === 'weigh') return weighInBottle(tx, { requestId, vesselId, grossMg: 30_000 + ul, tareMg: 30_000, named: 'residue' }) // prettier-ignore
+              if (op === 'weigh') return weighInBottle(tx, { requestId, vesselId, grossMg: 30_000 + ul, tareMg: 30_000, named: ul % 2 ? 'residue' : 'dried' }) // prettier-ignore
               if (op === 'pour') return pour(tx, { requestId, vesselId: fresh, title: 'P', takes: [{ vesselId, ul }, { vesselId: other, ul: 500 }] }) // prettier-ignore
               if (op === 'water') return waterBottle(tx, { requestId, vesselId, waterId: water, ul })
               if (op === 'reclaim') return reclaimRunOff(tx, { requestId, pourId, jarId: fresh, newJar: { label: 'J', capacityUl: null, tareMg: null }, netMg: ul }) // prettier-ignore

@@ -1,4 +1,5 @@
 import { Conflict, NotFound } from '@/core/errors'
+import { WATER_G_PER_ML } from '@/core/vessel/weighIn'
 import { formatMl } from '@/core/quantity/format'
 import { v7 as uuidv7 } from 'uuid'
 import type { Tx } from '../withStudio'
@@ -103,13 +104,26 @@ async function follow(
 async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<void> {
   if (kind !== 'water' && kind !== 'weigh-in') return
   const [air] = await tx.q<{ id: string }>(`select id from vessel where studio_id = $1 and kind = 'air'`, [tx.studioId])
+  const dried = await driedGPerMl(tx, kind === 'weigh-in' ? back.map((l) => l.lotId) : [])
   const moved = new Map<string, number>()
   for (const l of back) {
     if (kind === 'water' && l.from) moved.set(l.from, (moved.get(l.from) ?? 0) - l.ul)
-    if (kind === 'weigh-in' && l.from === air?.id && l.to) moved.set(l.to, (moved.get(l.to) ?? 0) + l.ul)
+    if (kind === 'weigh-in' && l.from === air?.id && l.to)
+      moved.set(l.to, (moved.get(l.to) ?? 0) + Math.round((l.ul * (dried.get(l.lotId) ?? 1)) / WATER_G_PER_ML))
   }
   for (const [id, ul] of moved) {
     const [now] = await tx.q<{ ul: number }>('select coalesce(sum(ul), 0)::bigint as ul from vessel_content where studio_id = $1 and vessel_id = $2', [tx.studioId, id]) // prettier-ignore
     await moveWater(tx, id, now!.ul - ul, ul)
   }
+}
+
+/** Densities of the lots that are not water: what dries out of them was booked as so much of them as it weighed. */
+async function driedGPerMl(tx: Tx, lotIds: readonly string[]): Promise<Map<string, number>> {
+  if (lotIds.length === 0) return new Map()
+  const rows = await tx.q<{ id: string; density: number }>(
+    `select l.id, m.density_g_per_ml as density from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     where l.studio_id = $1 and l.id = any ($2) and m.kind <> 'water'`,
+    [tx.studioId, lotIds],
+  )
+  return new Map(rows.map((r) => [r.id, r.density]))
 }

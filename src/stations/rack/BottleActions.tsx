@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { TECHNIQUES } from '@/core/consistency/techniques'
 import { ROLES } from '@/core/paint/properties'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
+import type { Loss } from '@/core/vessel/weighIn'
 import type { BottleFull } from '@/db/bottles'
 import { Notice } from '@/ui/Notice'
 import { QuantityInput } from '@/ui/QuantityInput'
@@ -35,7 +36,7 @@ export function BottleActions({
   const [note, setNote] = useState('')
   const [gross, setGross] = useState('')
   const [tare, setTare] = useState(bottle.tareMg === null ? '' : `${bottle.tareMg / 1000} g`)
-  const [named, setNamed] = useState<'spilled' | 'residue'>()
+  const [named, setNamed] = useState<Loss>()
   const [label, setLabel] = useState(bottle.label)
   const [role, setRole] = useState(bottle.role)
   const [notes, setNotes] = useState(bottle.notes)
@@ -124,7 +125,7 @@ export function BottleActions({
               <Input size="large" value={tare} placeholder="28 g" onChange={(e) => setTare(e.target.value)} />
             </label>
           </div>
-          <p className="muted">Weigh in grams. A loss is booked as evaporated water first.</p>
+          <p className="muted">Weigh in grams. A loss is booked as water that was added first.</p>
           {scale.here ? (
             <p>
               <Button disabled={scale.settledG === null} onClick={() => setGross(`${scale.settledG!.toFixed(1)} g`)}>
@@ -140,8 +141,9 @@ export function BottleActions({
                 value={named}
                 placeholder="choose"
                 style={{ width: '100%' }}
-                onChange={(v: 'spilled' | 'residue') => setNamed(v)}
+                onChange={(v: Loss) => setNamed(v)}
                 options={[
+                  { value: 'dried', label: 'dried: water out of paint and medium' },
                   { value: 'spilled', label: 'spilled' },
                   { value: 'residue', label: 'stuck to the walls' },
                 ]}

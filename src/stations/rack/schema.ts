@@ -1,6 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/session/idSchema'
 import { ROLES } from '@/core/paint/properties'
+import { LOSSES } from '@/core/vessel/weighIn'
 import { GROUPINGS } from '@/core/vessel/shelves'
 
 export const takeOutSchema = object({
@@ -14,7 +15,6 @@ export const takeOutSchema = object({
   note: string().trim().max(1000).default(''),
 })
 const ofWeight = { requestId: idSchema, vesselId: idSchema }
-const NAMED = ['spilled', 'residue'] as const
 /** What one bottle weighs on the scale. */
 export const weightSchema = object({
   ...ofWeight,
@@ -29,9 +29,9 @@ export const weightSchema = object({
     .max(1e8, 'That is too heavy for an empty bottle. Check the tare.')
     .required('Type what the empty bottle weighs, like 28 g.'),
 })
-export const weighInSchema = weightSchema.shape({ named: string().oneOf(NAMED).optional() })
+export const weighInSchema = weightSchema.shape({ named: string().oneOf(LOSSES).optional() })
 export const dropWeightSchema = object(ofWeight)
-export const nameLossSchema = object({ ...ofWeight, named: string().oneOf(NAMED).required('Say what happened.') })
+export const nameLossSchema = object({ ...ofWeight, named: string().oneOf(LOSSES).required('Say what happened.') })
 export const discardSchema = object({
   requestId: idSchema,
   vesselId: idSchema,

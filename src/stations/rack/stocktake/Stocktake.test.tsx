@@ -17,7 +17,7 @@ jest.mock('@/ui/useScale', () => ({ useScale: () => scale }))
 
 const bottle = (id: string, ul = 100_000): ToWeigh => ({
   id, code: '0000', label: id, role: 'pour', palette: '', hex: null, sheen: 'satin', isJar: false, ul, capacityUl: null, tareMg: 30_000,
-  content: [{ lotId: `p ${id}`, ul: ul * 0.9, isWater: false, densityGPerMl: 1 }, { lotId: 'w', ul: ul * 0.1, isWater: true, densityGPerMl: 1 }],
+  content: [{ lotId: `p ${id}`, ul: ul * 0.9, isWater: false, densityGPerMl: 1, solids: 0.4 }, { lotId: 'w', ul: ul * 0.1, isWater: true, densityGPerMl: 1, solids: 0 }],
 }) // prettier-ignore
 const weight = (b: ToWeigh, offMg: number, more: Partial<Weight> = {}): Weight => ({
   vesselId: b.id, requestId: `r ${b.id}`, grossMg: 130_000 + offMg, tareMg: 30_000, named: null, heldAs: contentKey(b.content), at: '2026-11-27T09:00:00Z', mine: true, ...more,

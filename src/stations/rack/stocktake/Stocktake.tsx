@@ -9,6 +9,7 @@ import { contentKey } from '@/core/vessel/content'
 import { level } from '@/core/vessel/level'
 import { readShortCode, shortCode } from '@/core/vessel/shortCode'
 import { explain, type Difference } from '@/core/vessel/stocktake'
+import type { Loss } from '@/core/vessel/weighIn'
 import type { Weight } from '@/db/stocktake'
 import { HandInput } from '@/ui/HandInput'
 import { BottleGlyph } from '@/ui/BottleGlyph'
@@ -102,7 +103,7 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
       'Stocktake booked',
     )
   }
-  const name = (weight: Weight, named: 'spilled' | 'residue') =>
+  const name = (weight: Weight, named: Loss) =>
     keep(
       () => nameLossAction({ vesselId: weight.vesselId, requestId: weight.requestId, named }),
       () => put({ ...weight, named }),
@@ -189,10 +190,11 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
                       <small>{changed ? 'Something went in or out since it was weighed. Weigh it again; this weight is not booked.' : d.sentence}</small>
                       {!changed && (d.kind === 'unexplained' || weight.named) ? (
                         <div style={{ marginTop: 6 }}>
-                          <Segmented<'spilled' | 'residue' | ''>
+                          <Segmented<Loss | ''>
                             value={weight.named ?? ''}
                             onChange={(v) => v && name(weight, v)}
                             options={[
+                              { value: 'dried', label: 'It dried' },
                               { value: 'spilled', label: 'It was spilled' },
                               { value: 'residue', label: 'It sticks to the walls' },
                             ]}
@@ -226,7 +228,7 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
                 </div>
               </>
             ) : null}
-            {unclear.length ? <Notice kind="warning">{unclear.length === 1 ? 'One loss' : `${unclear.length} losses`} cannot be explained by water. Say what happened, then book.</Notice> : null}
+            {unclear.length ? <Notice kind="warning">{unclear.length === 1 ? 'One loss is' : `${unclear.length} losses are`} more than the water that was added. Say what happened, then book.</Notice> : null}
           </section>
         </div>
       )}
