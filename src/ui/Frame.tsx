@@ -8,6 +8,7 @@ import { KEYS } from './keys'
 import { STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
 import { TrayBar } from './TrayBar'
+import { useTopOfPage } from './useTopOfPage'
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
@@ -32,6 +33,7 @@ export function Frame({
   const path = usePathname()
   const router = useRouter()
   const [help, setHelp] = useState(false)
+  useTopOfPage(path)
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
