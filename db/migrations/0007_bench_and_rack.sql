@@ -44,8 +44,8 @@ alter table bottle
   add column moved_at timestamptz,
   -- Water added since its curve begins, ml per ml of what it was before; evaporation takes off.
   add column w real not null default 0 check (w > -1),
-  -- Water lost by weigh-ins since it was last watered.
-  add column evaporated_ul bigint not null default 0 check (evaporated_ul >= 0),
+  -- Water lost by weigh-ins that was not given back yet, ml per ml of what it holds: taking out takes its share along.
+  add column evaporated_share real not null default 0 check (evaporated_share >= 0),
   add column level_time_s real check (level_time_s > 0),
   add column read_at timestamptz,
   -- Water content when it was read.

@@ -30,6 +30,7 @@ export interface BottleFull extends Bottle {
   readonly isJar: boolean
   readonly keepUntil: string | null
   readonly movedAt: string | null
+  /** Water it has lost by weigh-ins and would want back. */
   readonly evaporatedUl: number
   readonly levelTimeS: number | null
   readonly readAt: string | null
@@ -45,29 +46,24 @@ export interface BottleFull extends Bottle {
 const LOOK = `v.id, v.label, v.capacity_ul as "capacityUl", b.role, b.mixed_at as "mixedAt", b.rest_until as "restUntil",
   b.colour_hex as hex, b.colour_off as off, b.sheen, b.code, b.palette, b.technique`
 const FULL = `b.recipe, b.tare_mg as "tareMg", b.notes, v.kind = 'jar' as "isJar", b.keep_until as "keepUntil", b.moved_at as "movedAt",
-  b.evaporated_ul as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB", b.thickens,
+  round(b.evaporated_share * held.ul)::bigint as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB", b.thickens,
   b.is_reference as "isReference"`
-const UL = `(select coalesce(sum(c.ul), 0)::bigint from vessel_content c
-  where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id) as ul`
+const BOTTLES = `select ${LOOK}, ${FULL}, held.ul
+  from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
+  cross join lateral (select coalesce(sum(c.ul), 0)::bigint as ul from vessel_content c
+    where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id) as held`
 
 /** Bottles that hold something, for choosing among them; newest first. */
 export function bottlesInUse(tx: Tx): Promise<BottleFull[]> {
   return tx.q<BottleFull>(
-    `select ${LOOK}, ${FULL}, ${UL}
-     from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
-     where b.studio_id = $1 and b.emptied_at is null order by b.mixed_at desc limit 500`,
+    `${BOTTLES} where b.studio_id = $1 and b.emptied_at is null order by b.mixed_at desc limit 500`,
     [tx.studioId],
   )
 }
 
 /** One bottle. @throws NotFound */
 export async function findBottle(tx: Tx, id: string): Promise<BottleFull> {
-  const [row] = await tx.q<BottleFull>(
-    `select ${LOOK}, ${FULL}, ${UL}
-     from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
-     where b.studio_id = $1 and b.vessel_id = $2`,
-    [tx.studioId, id],
-  )
+  const [row] = await tx.q<BottleFull>(`${BOTTLES} where b.studio_id = $1 and b.vessel_id = $2`, [tx.studioId, id])
   if (!row) throw new NotFound('bottle')
   return row
 }
@@ -117,12 +113,7 @@ export async function bottleByCode(tx: Tx, body: string): Promise<string | undef
 
 /** Some bottles by id, in no order; those of other studios are simply not in it. */
 export function bottlesById(tx: Tx, ids: readonly string[]): Promise<BottleFull[]> {
-  return tx.q<BottleFull>(
-    `select ${LOOK}, ${FULL}, ${UL}
-     from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
-     where b.studio_id = $1 and b.vessel_id = any ($2)`,
-    [tx.studioId, ids],
-  )
+  return tx.q<BottleFull>(`${BOTTLES} where b.studio_id = $1 and b.vessel_id = any ($2)`, [tx.studioId, ids])
 }
 
 /** Jars of run-off on the rack. */

@@ -161,7 +161,7 @@ export async function readBottle(tx: Tx, input: { requestId: string; vesselId: s
   const learned = await learnedOf(tx)
   const [known] = [...(await beliefsOf(tx, [{ id: input.vesselId, ul: 0, ...bottle }], learned, at ?? new Date())).values()]
   await tx.q(
-    `update bottle set curve_b = $5, thickens = $6, level_time_s = $3, read_at = coalesce($4, now()), read_w = w, moved_at = coalesce($4, now()), evaporated_ul = 0
+    `update bottle set curve_b = $5, thickens = $6, level_time_s = $3, read_at = coalesce($4, now()), read_w = w, moved_at = coalesce($4, now()), evaporated_share = 0
      where studio_id = $1 and vessel_id = $2`,
     [tx.studioId, input.vesselId, input.levelTimeS, at ?? null, known?.belief.b ?? null, learned.ageing.perDay],
   )

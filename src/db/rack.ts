@@ -27,7 +27,7 @@ export async function rackBottles(tx: Tx, empty: boolean): Promise<RackBottle[]>
   const [row] = await tx.q<{ list: string | null }>(
     `select json_agg(json_build_array(v.id, b.code, v.label, b.role, b.palette, b.technique, b.colour_hex, b.sheen, v.kind = 'jar',
          coalesce(c.ul, 0), v.capacity_ul, ${ms('b.mixed_at')}, ${ms('b.rest_until')}, ${ms('b.keep_until')}, ${ms('b.moved_at')},
-         b.evaporated_ul, b.level_time_s, ${ms('b.read_at')}, b.w, b.read_w, b.curve_b, b.thickens, b.is_reference)
+         round(b.evaporated_share * coalesce(c.ul, 0)), b.level_time_s, ${ms('b.read_at')}, b.w, b.read_w, b.curve_b, b.thickens, b.is_reference)
        order by b.mixed_at desc, v.id desc)::text as list
      from bottle b
      join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id

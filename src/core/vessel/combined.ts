@@ -8,13 +8,17 @@ export interface Kept {
   readonly mixedAt: number
   readonly restUntil: number
   readonly keepUntil: number | null
+  /** Water it lost and did not get back, ml per ml of what it holds. */
+  readonly dryShare: number
 }
 
-/** A merged bottle is as old as its oldest part and keeps as long as its weakest; it rests anew. */
+/** A merged bottle is as old as its oldest part, keeps as long as its weakest and lacks the water they lack; it rests anew. */
 export function combined(parts: readonly Kept[], now: number, restMs: number): Omit<Kept, 'ul'> {
   const filled = parts.filter((p) => p.ul > 0)
   const keeps = filled.flatMap((p) => (p.keepUntil === null ? [] : [p.keepUntil]))
+  const ul = filled.reduce((sum, p) => sum + p.ul, 0)
   return {
+    dryShare: filled.reduce((sum, p) => sum + p.ul * p.dryShare, 0) / ul,
     mixedAt: Math.min(...filled.map((p) => p.mixedAt)),
     restUntil: Math.max(now + restMs, ...filled.map((p) => p.restUntil)),
     keepUntil: keeps.length ? Math.min(...keeps) : null,

@@ -56,10 +56,14 @@ describe('the code of a bottle', () => {
 
 describe('bottles poured together', () => {
   it('are as old as the oldest, keep as long as the weakest, and rest anew; an empty one says nothing', () => {
-    const part = { ul: 10, mixedAt: 5, restUntil: 7, keepUntil: 90 }
-    const parts = [part, { ...part, mixedAt: 2, keepUntil: 50 }, { ul: 0, mixedAt: 0, restUntil: 999, keepUntil: 1 }]
-    expect(combined(parts, 20, 10)).toEqual({ mixedAt: 2, restUntil: 30, keepUntil: 50 })
-    expect(combined([{ ...part, keepUntil: null, restUntil: 40 }], 20, 10)).toEqual({ mixedAt: 5, restUntil: 40, keepUntil: null }) // prettier-ignore
+    const part = { ul: 10, mixedAt: 5, restUntil: 7, keepUntil: 90, dryShare: 0.03 }
+    const parts = [
+      part,
+      { ...part, mixedAt: 2, keepUntil: 50, dryShare: 0, ul: 20 },
+      { ul: 0, mixedAt: 0, restUntil: 999, keepUntil: 1, dryShare: 9 },
+    ]
+    expect(combined(parts, 20, 10)).toEqual({ mixedAt: 2, restUntil: 30, keepUntil: 50, dryShare: 0.3 / 30 })
+    expect(combined([{ ...part, keepUntil: null, restUntil: 40 }], 20, 10)).toMatchObject({ mixedAt: 5, restUntil: 40, keepUntil: null }) // prettier-ignore
   })
   it('lie under a pour that is like them, or under anything when they are a quiet grey', () => {
     expect(suitsAsBase('#24405e', '#1f4a63')).toMatchObject({ suits: true, why: 'near the colours of this pour' })

@@ -99,7 +99,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       ]
     },
   })
-  if (!booked.replayed && waterUl > 0) await moveWater(tx, id, beforeUl, -waterUl)
+  if (!booked.replayed && waterUl > 0) await moveWater(tx, id, { beforeUl, afterUl: measuredUl!, waterUl: -waterUl })
   if (!booked.replayed)
     await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
       tx.studioId,

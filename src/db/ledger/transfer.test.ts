@@ -41,13 +41,13 @@ async function two() {
 describe('a bottle shared out', () => {
   it('fills others that are what it was, to the microlitre', async () => {
     const { studio, a, bottle, facts } = await two()
-    await facts(a, `palette = 'Night', technique = 'ring', level_time_s = 3, read_at = now(), read_w = 0.1, w = 0.1, curve_b = 9`)
+    await facts(a, `palette = 'Night', technique = 'ring', level_time_s = 3, read_at = now(), read_w = 0.1, w = 0.1, curve_b = 9, thickens = 0.004, evaporated_share = 0.03`)
     const into = [33_333, 33_334, 1].map((ul, i) => ({ vesselId: uuidv7(), label: `A${i}`, ul, capacityUl: 50_000, tareMg: 20_000 }))
     const booked = await studio.run((tx) => splitBottle(tx, { requestId: uuidv7(), vesselId: a, into }))
     expect(await studio.holds(a)).toBe(120_000 - 66_668)
     for (const i of into) expect(await studio.holds(i.vesselId)).toBe(i.ul)
     const [from, one] = [await bottle(a), await bottle(into[0]!.vesselId)]
-    expect(one).toMatchObject({ palette: 'Night', technique: 'ring', levelTimeS: 3, curveB: 9, mixedAt: from.mixedAt, keepUntil: from.keepUntil, hex: from.hex, tareMg: 20_000 })
+    expect(one).toMatchObject({ palette: 'Night', technique: 'ring', levelTimeS: 3, curveB: 9, thickens: expect.closeTo(0.004, 6), evaporatedUl: 1_000, mixedAt: from.mixedAt, keepUntil: from.keepUntil, hex: from.hex, tareMg: 20_000 })
     expect(one.code).not.toBe(from.code)
     await expectBalanced(studio)
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: booked.movementId }))
@@ -118,9 +118,30 @@ describe('water', () => {
     expect((await bottle(a)).w).toBeCloseTo(0.05, 4)
     await expectBalanced(studio)
   })
+  it('that evaporated is missed by what is left: less once some is taken out, as much once more is mixed in', async () => {
+    const { studio, a, b, teal, flow, bottle, facts } = await two()
+    const dry = async (id: string) => (await bottle(id)).evaporatedUl
+    await facts(a, 'evaporated_share = 0.05')
+    await facts(b, 'evaporated_share = 0.02')
+    expect([await dry(a), await dry(b)]).toEqual([6_000, 1_200])
+    await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: a, ul: 60_000 }))
+    expect(await dry(a)).toBe(3_000)
+    const poured = [
+      { materialId: teal, ul: 20_000 },
+      { materialId: flow, ul: 40_000 },
+    ]
+    const top = await studio.run((tx) => topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true })) // prettier-ignore
+    expect(await dry(a)).toBe(3_000)
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: top.movementId }))
+    expect([await dry(a), (await bottle(a)).ul]).toEqual([3_000, 60_000])
+    const merged = await studio.run((tx) => mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds: [b], restHours: 1 })) // prettier-ignore
+    expect(await dry(a)).toBe(4_200)
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: merged.movementId }))
+    expect([await dry(a), await dry(b)]).toEqual([3_000, 1_200])
+  })
   it('makes good what evaporated, and sets the date by its kind', async () => {
     const { studio, a, bottle, facts } = await two()
-    await facts(a, 'evaporated_ul = 5000')
+    await facts(a, 'evaporated_share = 5000.0 / 120000')
     const [tap] = await studio.run((tx) => tx.q<{ id: string }>(`select id from material where studio_id = $1 and thinner = 'tap'`, [tx.studioId])) // prettier-ignore
     await studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId: a, waterId: tap!.id, ul: 3_000 }))
     const b = await bottle(a)

@@ -56,9 +56,9 @@ async function sameBottle(tx: Tx, of: string, b: SplitBottle['into'][number], at
   )
   const made = await tx.q(
     `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes, formula_id, formula_version,
-       palette, technique, keep_until, moved_at, w, level_time_s, read_at, read_w, curve_b)
+       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens)
      select studio_id, $3, role, mixed_at, rest_until, recipe, $4, notes, formula_id, formula_version,
-       palette, technique, keep_until, moved_at, w, level_time_s, read_at, read_w, curve_b
+       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens
      from bottle where studio_id = $1 and vessel_id = $2 returning 1`,
     [tx.studioId, of, b.vesselId, b.tareMg],
   )
@@ -100,8 +100,8 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
   })
   if (booked.replayed) return booked
   await remember(tx, booked.movementId, m.intoId)
-  const rows = await tx.q<{ id: string; mixedAt: string; restUntil: string; keepUntil: string | null; w: number }>(
-    `select vessel_id as id, mixed_at as "mixedAt", rest_until as "restUntil", keep_until as "keepUntil", w
+  const rows = await tx.q<{ id: string; mixedAt: string; restUntil: string; keepUntil: string | null; dry: number }>(
+    `select vessel_id as id, mixed_at as "mixedAt", rest_until as "restUntil", keep_until as "keepUntil", evaporated_share as dry
      from bottle where studio_id = $1 and vessel_id = any ($2)`,
     [tx.studioId, all],
   )
@@ -109,23 +109,23 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
   const ms = (text: string) => Date.parse(text)
   const at = m.at?.getTime() ?? Date.now()
   const facts = combined(
-    rows.map((r) => ({ ul: ulOf.get(r.id)!, mixedAt: ms(r.mixedAt), restUntil: ms(r.restUntil), keepUntil: r.keepUntil === null ? null : ms(r.keepUntil) })),
+    rows.map((r) => ({ ul: ulOf.get(r.id)!, mixedAt: ms(r.mixedAt), restUntil: ms(r.restUntil), keepUntil: r.keepUntil === null ? null : ms(r.keepUntil), dryShare: r.dry })),
     at,
     m.restHours * 3_600_000,
   ) // prettier-ignore
   // Its own curve ends here: what it is now was never read.
   await tx.q(
     `update bottle set mixed_at = $3, rest_until = $4, keep_until = $5, recipe = $6, moved_at = $7,
-       w = 0, level_time_s = null, read_at = null, read_w = null, evaporated_ul = 0, formula_id = null, formula_version = null
+       w = 0, level_time_s = null, read_at = null, read_w = null, evaporated_share = $8, formula_id = null, formula_version = null
      where studio_id = $1 and vessel_id = $2`,
-    [tx.studioId, m.intoId, new Date(facts.mixedAt), new Date(facts.restUntil), facts.keepUntil === null ? null : new Date(facts.keepUntil), JSON.stringify(await recipeOfContent(tx, m.intoId)), new Date(at)],
+    [tx.studioId, m.intoId, new Date(facts.mixedAt), new Date(facts.restUntil), facts.keepUntil === null ? null : new Date(facts.keepUntil), JSON.stringify(await recipeOfContent(tx, m.intoId)), new Date(at), facts.dryShare],
   ) // prettier-ignore
   await tx.q('update titration set vessel_id = null where studio_id = $1 and vessel_id = $2', [tx.studioId, m.intoId])
   await refreshLook(tx, all)
   return booked
 }
 
-const FACTS = `mixed_at, rest_until, keep_until, recipe, moved_at, w, level_time_s, read_at, read_w, curve_b, evaporated_ul, formula_id, formula_version`
+const FACTS = `mixed_at, rest_until, keep_until, recipe, moved_at, w, level_time_s, read_at, read_w, curve_b, thickens, evaporated_share, formula_id, formula_version`
 
 /** Keeps what a bottle was, for the undo. */
 async function remember(tx: Tx, movementId: string, vesselId: string): Promise<void> {

@@ -102,18 +102,23 @@ async function follow(
 
 /** Water that goes back out of a bottle, or back into it from the air, is counted on its curve too. */
 async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<void> {
-  if (kind !== 'water' && kind !== 'weigh-in') return
+  if (kind !== 'water' && kind !== 'weigh-in' && kind !== 'top-up') return
   const [air] = await tx.q<{ id: string }>(`select id from vessel where studio_id = $1 and kind = 'air'`, [tx.studioId])
   const dried = await driedGPerMl(tx, kind === 'weigh-in' ? back.map((l) => l.lotId) : [])
-  const moved = new Map<string, number>()
-  for (const l of back) {
-    if (kind === 'water' && l.from) moved.set(l.from, (moved.get(l.from) ?? 0) - l.ul)
-    if (kind === 'weigh-in' && l.from === air?.id && l.to)
-      moved.set(l.to, (moved.get(l.to) ?? 0) + Math.round((l.ul * (dried.get(l.lotId) ?? 1)) / WATER_G_PER_ML))
+  const moved = new Map<string, { ul: number; waterUl: number }>()
+  const note = (id: string, ul: number, waterUl: number) => {
+    const before = moved.get(id)
+    moved.set(id, { ul: (before?.ul ?? 0) + ul, waterUl: (before?.waterUl ?? 0) + waterUl })
   }
-  for (const [id, ul] of moved) {
+  for (const l of back) {
+    if (kind === 'water' && l.from) note(l.from, -l.ul, -l.ul)
+    if (kind === 'top-up' && l.from) note(l.from, -l.ul, 0)
+    if (kind === 'weigh-in' && l.from === air?.id && l.to)
+      note(l.to, l.ul, Math.round((l.ul * (dried.get(l.lotId) ?? 1)) / WATER_G_PER_ML))
+  }
+  for (const [id, { ul, waterUl }] of moved) {
     const [now] = await tx.q<{ ul: number }>('select coalesce(sum(ul), 0)::bigint as ul from vessel_content where studio_id = $1 and vessel_id = $2', [tx.studioId, id]) // prettier-ignore
-    await moveWater(tx, id, now!.ul - ul, ul)
+    await moveWater(tx, id, { beforeUl: now!.ul - ul, afterUl: now!.ul, waterUl })
   }
 }
 

@@ -37,7 +37,7 @@ export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
     },
   })
   if (!booked.replayed) {
-    await moveWater(tx, w.vesselId, beforeUl, w.ul, w.at)
+    await moveWater(tx, w.vesselId, { beforeUl, afterUl: beforeUl + w.ul, waterUl: w.ul }, w.at)
     await refreshKeep(tx, [w.vesselId])
   }
   return booked
@@ -45,14 +45,19 @@ export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
 
 /**
  * Keeps count of the water in a bottle: on its curve, and what is lost until it is watered again.
- * @param beforeUl what it held before
- * @param ul water that went in; below zero: evaporated
+ * @param moved what it held before and after, and the water that went in; below zero: evaporated
  */
-export async function moveWater(tx: Tx, vesselId: string, beforeUl: number, ul: number, at?: Date): Promise<void> {
+export async function moveWater(
+  tx: Tx,
+  vesselId: string,
+  moved: { beforeUl: number; afterUl: number; waterUl: number },
+  at?: Date,
+): Promise<void> {
+  const { beforeUl, afterUl, waterUl } = moved
   const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId]) // prettier-ignore
   await tx.q(
-    `update bottle set w = $3, evaporated_ul = greatest(0, evaporated_ul - $4),
+    `update bottle set w = $3, evaporated_share = greatest(0, evaporated_share * $6::float8 - $4) / greatest(1, $7::float8),
        moved_at = case when $4 > 0 then coalesce($5, now()) else moved_at end where studio_id = $1 and vessel_id = $2`,
-    [tx.studioId, vesselId, wAfter(row?.w ?? 0, beforeUl, ul), ul, at ?? null],
+    [tx.studioId, vesselId, wAfter(row?.w ?? 0, beforeUl, waterUl), waterUl, at ?? null, beforeUl, afterUl],
   )
 }

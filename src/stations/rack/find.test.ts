@@ -75,9 +75,9 @@ describe('the rack, from the database', () => {
   })
   it('reads every fact in its place', async () => {
     const { studio, ids } = await filled()
-    await studio.run((tx) => tx.q(`update bottle set palette = 'Night', technique = 'swipe', w = 0.25, read_w = 0.5, level_time_s = 2, curve_b = 9, is_reference = true, evaporated_ul = 7, read_at = now(), moved_at = now() where studio_id = $1 and vessel_id = $2`, [tx.studioId, ids.Amber])) // prettier-ignore
+    await studio.run((tx) => tx.q(`update bottle set palette = 'Night', technique = 'swipe', w = 0.25, read_w = 0.5, level_time_s = 2, curve_b = 9, is_reference = true, evaporated_share = 7e-5, read_at = now(), moved_at = now() where studio_id = $1 and vessel_id = $2`, [tx.studioId, ids.Amber])) // prettier-ignore
     const [b] = (await studio.run((tx) => rackBottles(tx, false))).filter((x) => x.id === ids.Amber)
-    expect(b).toMatchObject({ label: 'Amber', palette: 'Night', technique: 'swipe', w: 0.25, readW: 0.5, levelTimeS: 2, curveB: 9, isReference: true, evaporatedUl: 7, ul: 60_000, isJar: false }) // prettier-ignore
+    expect(b).toMatchObject({ label: 'Amber', palette: 'Night', technique: 'swipe', w: 0.25, readW: 0.5, levelTimeS: 2, curveB: 9, isReference: true, evaporatedUl: 4, ul: 60_000, isJar: false }) // prettier-ignore
     expect(b!.code).toMatch(/^[0-9A-HJKMNP-TV-Z]{4}$/)
     expect(Math.abs(b!.readAt! - Date.now())).toBeLessThan(60_000)
     // Without water it keeps nine months.
