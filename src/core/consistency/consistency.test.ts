@@ -265,7 +265,7 @@ describe('the advice on water', () => {
 })
 
 describe('beside the reference', () => {
-  const bottle = (id: string, seconds: number, w = 0) => ({ id, belief: sure(Math.log(seconds) + 10 * w, 10), w, undilutedUl: 100_000 }) // prettier-ignore
+  const bottle = (id: string, seconds: number, w = 0, roomUl = 100_000) => ({ id, belief: sure(Math.log(seconds) + 10 * w, 10), w, undilutedUl: 100_000, roomUl }) // prettier-ignore
   it('says who is thicker and how much water makes them agree', () => {
     const [thick, like, thin] = besideReference(bottle('r', 2), [bottle('a', 4, 0.1), bottle('b', 2.2), bottle('c', 1)])
     expect(thick).toMatchObject({ verdict: 'thicker' })
@@ -274,6 +274,13 @@ describe('beside the reference', () => {
     expect(thick!.waterUl).toBeCloseTo(6931, -1)
     expect(like).toMatchObject({ verdict: 'alike', waterUl: 0 })
     expect(thin).toMatchObject({ verdict: 'thinner', waterUl: 0 })
+  })
+  it('never asks for more water than the limit lets in, and says how much medium does the rest', () => {
+    const one = (roomUl: number) => besideReference(bottle('r', 2), [bottle('a', 4, 0.1, roomUl)])[0]!
+    expect(one(100_000)).toMatchObject({ waterUl: 6_931, mediumUl: 0 })
+    expect(one(6_931)).toMatchObject({ waterUl: 6_931, mediumUl: 0 })
+    expect(one(2_000)).toMatchObject({ waterUl: 2_000, mediumUl: Math.round(4_931 / MEDIUM_THINS) })
+    expect(one(-50)).toMatchObject({ waterUl: 0, mediumUl: Math.round(6_931 / MEDIUM_THINS) })
   })
   it('counts water in a bottle that is partly used: w is of the undiluted mix', () => {
     expect(undiluted(0.25, 125_000)).toBe(100_000)

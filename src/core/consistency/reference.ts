@@ -1,4 +1,5 @@
 import { forecast, type Belief } from './dilution'
+import { thinWithin } from './waterAdvice'
 
 /** A bottle as the strip compares it. */
 export interface Compared {
@@ -6,6 +7,8 @@ export interface Compared {
   readonly belief: Belief
   readonly w: number
   readonly undilutedUl: number
+  /** Water that may still go in by the house's limit, µl. */
+  readonly roomUl: number
 }
 
 export interface Beside {
@@ -14,8 +17,10 @@ export interface Beside {
   readonly levelTimeS: number
   /** Level time ÷ that of the reference: above 1 it is thicker. */
   readonly thicker: number
-  /** Water that makes it like the reference, µl; 0 where it is as thin or thinner. */
+  /** Water that makes it like the reference, µl, never past the limit; 0 where it is as thin or thinner. */
   readonly waterUl: number
+  /** Medium that does what water may not, µl. */
+  readonly mediumUl: number
   readonly verdict: 'alike' | 'thicker' | 'thinner'
 }
 
@@ -25,12 +30,12 @@ export const ALIKE = 1.2
 /** Every bottle beside the reference: who is thicker, and how much water each needs to agree. */
 export function besideReference(reference: Compared, bottles: readonly Compared[]): Beside[] {
   const aim = forecast(reference.belief, reference.w).lnT
-  return bottles.map(({ id, belief, w, undilutedUl }) => {
+  return bottles.map(({ id, belief, w, undilutedUl, roomUl }) => {
     const { lnT } = forecast(belief, w)
     const thicker = Math.exp(lnT - aim)
     const verdict = thicker > ALIKE ? 'thicker' : thicker < 1 / ALIKE ? 'thinner' : 'alike'
-    const waterUl = verdict === 'thicker' ? Math.round(((lnT - aim) / Math.max(belief.b, 0.5)) * undilutedUl) : 0
-    return { id, levelTimeS: Math.exp(lnT), thicker, waterUl, verdict }
+    const wantedUl = verdict === 'thicker' ? Math.round(((lnT - aim) / Math.max(belief.b, 0.5)) * undilutedUl) : 0
+    return { id, levelTimeS: Math.exp(lnT), thicker, ...thinWithin(wantedUl, roomUl), verdict }
   })
 }
 

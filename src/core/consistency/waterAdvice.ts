@@ -43,6 +43,16 @@ export interface WaterAdvice {
 
 /** Pouring medium thins this much as well as water, by volume. From memory; a start value. */
 export const MEDIUM_THINS = 0.35
+/**
+ * Water as far as the house's limit lets it, and medium that does the rest, µl.
+ * @param wantedUl water that would do it alone
+ * @param roomUl water that may still go in
+ */
+export function thinWithin(wantedUl: number, roomUl: number): { readonly waterUl: number; readonly mediumUl: number } {
+  const waterUl = Math.min(wantedUl, Math.max(0, roomUl))
+  return { waterUl, mediumUl: Math.round((wantedUl - waterUl) / MEDIUM_THINS) }
+}
+
 /** A band that begins at nothing is taken to begin at this share of its upper end. House start value. */
 const OPEN_BAND = 0.4
 const GRID = 600
@@ -104,8 +114,7 @@ export function adviseWater({ belief, w, undilutedUl, bandS, roomUl }: AdviceWis
   if (now.lnT <= Math.log(most)) return { ...nothing, kind: 'good', chance: chanceAt(w) }
   const wantedUl = toUl(best)
   if (wantedUl > roomUl) {
-    const waterUl = Math.max(0, roomUl)
-    const mediumUl = Math.round((wantedUl - waterUl) / MEDIUM_THINS)
+    const { waterUl, mediumUl } = thinWithin(wantedUl, roomUl)
     const x = w + waterUl / undilutedUl
     const stepsUl = inSteps(waterUl, rangeUl[0])
     return { kind: 'medium', waterUl, rangeUl, chance: chanceAt(x), mediumUl, unwateredUl: 0, stepsUl, expectedS: Math.exp(forecast(belief, x).lnT) } // prettier-ignore

@@ -1,5 +1,6 @@
 import { DROP_UL } from '../quantity/units'
 import { formatMl, formatSmall, formatSmallBeside } from '../quantity/format'
+import { thinWithin } from '../consistency/waterAdvice'
 import { sinceRead, type Read, type SinceRead } from './thickening'
 import { CHECK_AFTER_DAYS, LOW_SHARE, USUAL_CAPACITY_UL } from './level'
 
@@ -20,7 +21,10 @@ export interface BottleFacts {
 }
 
 /** The same with what it has become since it was read. */
-export interface RackFacts extends BottleFacts, SinceRead {}
+export interface RackFacts extends BottleFacts, SinceRead {
+  /** Water that may still go in by the house's limit, µl; not given: it is not asked for. */
+  readonly roomUl?: number | undefined
+}
 
 export type NeedKind = 'empty' | 'past' | 'resting' | 'evaporated' | 'thickened' | 'keep' | 'check' | 'shake' | 'low'
 
@@ -59,6 +63,14 @@ const thickened = (b: RackFacts, words: string) =>
     ? `${words} thickened from ${b.levelTimeS.toFixed(1)} to about ${b.expectedS.toFixed(1)} s`
     : ''
 
+/** What brings it there: water, and medium where the house lets no more water in. */
+function thinner(wantedUl: number, roomUl = Infinity): string {
+  const { waterUl, mediumUl } = thinWithin(wantedUl, roomUl)
+  if (mediumUl === 0) return `${drops(waterUl)} of water bring it there`
+  const first = waterUl >= DROP_UL ? `${drops(waterUl)} of water are all that the limit leaves room for, then ` : 'it has all the water it may have, so add ' // prettier-ignore
+  return `${first}${formatMl(mediumUl)} of medium; time it again`
+}
+
 /** The facts of a bottle whose times are ISO texts, as a page has it. */
 export function factsFromTexts(
   b: Read & {
@@ -94,7 +106,7 @@ export function needsOf(b: RackFacts, now: number, date: (ms: number) => string)
   if (b.evaporatedUl > EVAPORATED_SHARE * b.ul)
     add('evaporated', `Lost ${formatMl(b.evaporatedUl)} of water`, `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b, ' and')}: ${drops(b.evaporatedUl)} bring it back. Add them by halves, stir, look.`) // prettier-ignore
   else if (b.thinUl > 0 && b.expectedS !== null && b.wantedS && b.readAt !== null)
-    add('thickened', `Too thick by ${drops(b.thinUl)}`, `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${drops(b.thinUl)} of water bring it there.`) // prettier-ignore
+    add('thickened', `Too thick by ${drops(b.thinUl)}`, `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${thinner(b.thinUl, b.roomUl)}.`) // prettier-ignore
   if (b.keepUntil !== null && b.keepUntil > now && b.keepUntil - now <= KEEP_WARNING_DAYS * DAY)
     add('keep', `Keeps ${days(b.keepUntil - now)} more`, `It keeps until ${date(b.keepUntil)}. Plan it into a pour before then.`, b.keepUntil) // prettier-ignore
   const looked = Math.max(b.mixedAt, b.movedAt ?? 0, b.readAt ?? 0)

@@ -140,6 +140,11 @@ describe('what a bottle needs', () => {
       short: 'Too thick by 12\u00a0drops',
       todo: 'It is flat in about 2.1 s, read 2026-05-09, and 0.5 to 1.5 s are wanted: 12\u00a0drops of water bring it there.',
     })
+    const thick = (roomUl: number) =>
+      needs({ thinUl: 7_000, expectedS: 2.1, levelTimeS: 1.4, readAt: days(1), wantedS: [0.5, 1.5], roomUl })[0]!.todo
+    expect(thick(7_000)).toMatch(/are wanted: 7.ml \(140.drops\) of water bring it there\.$/)
+    expect(thick(3_500)).toMatch(/3\.50.ml \(70.drops\) of water are all that the limit leaves room for, then 10.ml of medium; time it again\.$/) // prettier-ignore
+    expect(thick(0)).toMatch(/it has all the water it may have, so add 20.ml of medium; time it again\.$/)
     expect(needs({ restUntil: days(-1) })[0]).toMatchObject({ short: 'Rests until 2026-05-11', due: days(-1) })
     expect(isPressing('evaporated') && !isPressing('shake')).toBe(true)
   })

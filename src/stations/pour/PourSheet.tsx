@@ -9,7 +9,7 @@ import { offsText } from '@/core/colour/sureWords'
 import { technique } from '@/core/consistency/techniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
-import { factsFromTexts, needsOf } from '@/core/vessel/needs'
+import { factsFromTexts, needsOf, type RackFacts } from '@/core/vessel/needs'
 import { dayAndTime } from '@/ui/dates'
 import type { BottleFull } from '@/db/bottles'
 import type { PlanWithParts } from '@/db/plans'
@@ -34,7 +34,7 @@ export function PourSheet({
   zone,
 }: {
   plan: PlanWithParts
-  bottles: BottleFull[]
+  bottles: (BottleFull & Pick<RackFacts, 'roomUl'>)[]
   units: UnitSystem
   now: string
   zone: string
@@ -91,9 +91,9 @@ export function PourSheet({
               {plan.parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
                 const needs = b
-                  ? needsOf(factsFromTexts(b, Date.parse(now)), Date.parse(now), (at) => dayAndTime(at, zone)).filter(
-                      (n) => n.kind !== 'low',
-                    )
+                  ? needsOf({ ...factsFromTexts(b, Date.parse(now)), roomUl: b.roomUl }, Date.parse(now), (at) =>
+                      dayAndTime(at, zone),
+                    ).filter((n) => n.kind !== 'low')
                   : []
                 return (
                   <tr key={i} style={{ height: 66 }}>

@@ -4,6 +4,7 @@ import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TECHNIQUES } from '@/core/consistency/techniques'
+import type { WaterVerdict } from '@/core/mix/waterLimit'
 import { ROLES } from '@/core/paint/properties'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import type { Loss } from '@/core/vessel/weighIn'
@@ -23,11 +24,13 @@ type Task = 'take' | 'weigh' | 'water' | 'more' | 'edit' | 'discard'
 export function BottleActions({
   bottle,
   units,
+  limit,
   waters,
   others,
 }: {
   bottle: BottleFull
   units: UnitSystem
+  limit: WaterVerdict | undefined
   waters: readonly { id: string; name: string }[]
   others: readonly { id: string; label: string }[]
 }) {
@@ -160,6 +163,7 @@ export function BottleActions({
           key={bottle.id}
           waters={waters}
           evaporatedUl={bottle.evaporatedUl}
+          limit={limit}
           units={units}
           attempt={attempt}
           pending={pending}

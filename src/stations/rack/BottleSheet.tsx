@@ -4,6 +4,7 @@ import { bandOf, type Band } from '@/core/consistency/levelTime'
 import { costOf } from '@/core/purchase/cost'
 import { formatMoney } from '@/core/quantity/money'
 import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
+import type { WaterVerdict } from '@/core/mix/waterLimit'
 import { factsFromTexts, needsOf } from '@/core/vessel/needs'
 import { shortCode } from '@/core/vessel/shortCode'
 import type { BottleFull, LotPortion } from '@/db/bottles'
@@ -29,6 +30,8 @@ interface Props {
   entries: JournalEntry[]
   studio: StudioFacts
   now: Date
+  /** What the house's limit says of the water in it; nothing where it is empty. */
+  water: WaterVerdict | undefined
   waters: { id: string; name: string }[]
   others: { id: string; label: string }[]
   bands: readonly Band[]
@@ -37,9 +40,9 @@ interface Props {
 }
 
 /** One bottle: what it is, what it needs, what is in it, and how every millilitre came and went. */
-export function BottleSheet({ bottle, portions, sure, entries, studio, now, waters, others, bands, fed }: Props) {
+export function BottleSheet({ bottle, portions, sure, entries, studio, now, water, waters, others, bands, fed }: Props) {
   const facts = factsFromTexts(bottle, now.getTime())
-  const needs = needsOf(facts, now.getTime(), (at) => dayAndTime(at, studio.zone))
+  const needs = needsOf({ ...facts, roomUl: water?.roomUl }, now.getTime(), (at) => dayAndTime(at, studio.zone))
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
   const cost = costOf(portions)
   const seconds = facts.expectedS ?? bottle.levelTimeS
@@ -108,7 +111,7 @@ export function BottleSheet({ bottle, portions, sure, entries, studio, now, wate
             </dl>
           </div>
         </section>
-        <BottleActions bottle={bottle} units={studio.units} waters={waters} others={others} />
+        <BottleActions bottle={bottle} units={studio.units} limit={water} waters={waters} others={others} />
       </div>
       {portions.length ? (
         <section className="panel" style={{ marginTop: 20 }}>

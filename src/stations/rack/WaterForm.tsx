@@ -3,14 +3,16 @@
 import { Button, Select } from 'antd'
 import Link from 'next/link'
 import { useState } from 'react'
-import { formatDrops } from '@/core/quantity/format'
+import { formatDrops, formatSmall } from '@/core/quantity/format'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import { QuantityInput } from '@/ui/QuantityInput'
+import { Notice } from '@/ui/Notice'
+import { QuantityInput, readVolume } from '@/ui/QuantityInput'
 
 /** Water for a bottle: what evaporated, or drops until it pours as it should. */
 export function WaterForm({
   waters,
   evaporatedUl,
+  limit,
   units,
   attempt,
   pending,
@@ -18,6 +20,8 @@ export function WaterForm({
 }: {
   waters: readonly { id: string; name: string }[]
   evaporatedUl: number
+  /** What the house's limit says of the water in it. */
+  limit: { readonly roomUl: number; readonly sentence: string } | undefined
   units: UnitSystem
   /** Runs what may not be readable, and says what is wrong. */
   attempt: (work: () => void) => void
@@ -36,6 +40,11 @@ export function WaterForm({
         <span>Which water</span>
         <Select aria-label="Which water" value={waterId} onChange={setWaterId} style={{ width: '100%' }} options={waters.map((w) => ({ value: w.id, label: w.name }))} />
       </label>
+      {limit && (readVolume(typed, units).ul ?? 0) > Math.max(limit.roomUl, evaporatedUl) ? (
+        <Notice kind="warning">
+          {limit.sentence} {limit.roomUl > 0 ? `There is room for ${formatSmall(limit.roomUl)} of water` : 'There is no room for more water'}: thin it with medium instead.
+        </Notice>
+      ) : null}
       <p className="muted">
         How much it needs is said under <Link href="/bench/consistency">Consistency</Link>.
       </p>

@@ -4,8 +4,9 @@ import { bottlesInUse } from '@/db/bottles'
 import { discard, takeOut, undoMovement } from '@/db/ledger'
 import { endPool } from '@/db/pool'
 import { rackBottles, type RackBottle } from '@/db/rack'
+import { waterVerdicts } from '@/db/waterRoom'
 import { makeStudio } from '../../../tests/support/studio'
-import { alertsOf, datesOf, findBottles, RACK_CHUNK, sortRack } from './find'
+import { alertsOf, datesOf, findBottles, RACK_CHUNK, sortRack, tooThick } from './find'
 import { rackAddress, rackFilterSchema, readRackFilter, type RackFilterInput } from './schema'
 
 afterAll(endPool)
@@ -128,7 +129,27 @@ describe('what to do', () => {
       bottle({ label: 'rests', restUntil: now.getTime() + 3_600_000 }),
       bottle({ label: 'dry', evaporatedUl: 9_000 }),
     ]
-    expect(alertsOf(all, now, 'UTC').map((a) => a.label)).toEqual(['dry', 'rests', 'soon', 'low'])
+    expect(alertsOf(all, now, 'UTC', () => undefined).map((a) => a.label)).toEqual(['dry', 'rests', 'soon', 'low'])
+  })
+  it('asks no more water of a thick bottle than the house lets it have', () => {
+    const thick = bottle({ label: 'thick', technique: 'straight', levelTimeS: 6, readAt: at(1), readW: 0, curveB: 10 })
+    const all = [thick, bottle({ technique: 'straight', levelTimeS: 1.5, readAt: at(0), readW: 0 }), bottle({})]
+    expect(tooThick(all, now)).toEqual([thick.id])
+    const todo = (roomUl: number | undefined) => alertsOf(all, now, 'UTC', (id) => (id === thick.id ? roomUl : 0)).find((a) => a.need.kind === 'thickened')!.need.todo // prettier-ignore
+    expect(todo(undefined)).toMatch(/of water bring it there/)
+    expect(todo(1_000)).toMatch(/20.drops of water are all that the limit leaves room for/)
+  })
+  it('knows that room from what is in the bottle, by the school of the house', async () => {
+    const studio = await makeStudio()
+    const [teal, flow, water] = [await studio.paint('Teal'), await studio.medium('Flow'), await studio.water()]
+    const mix = (waterUl: number) => studio.bottle('B', [{ materialId: teal, ul: 60_000 }, { materialId: flow, ul: 20_000 }, { materialId: water, ul: waterUl }]) // prettier-ignore
+    const [little, much] = [await mix(6_000), await mix(30_000)]
+    const verdicts = () => studio.run((tx) => waterVerdicts(tx, [little, much]))
+    await studio.run((tx) => tx.q(`update studio set water_school = 'paint-30' where studio_id = $1`, [tx.studioId]))
+    // 30 % of 60 ml of paint are 18.
+    expect((await verdicts()).get(little)).toMatchObject({ roomUl: 12_000, within: true })
+    expect((await verdicts()).get(much)).toMatchObject({ roomUl: 0, within: false })
+    expect(await studio.run((tx) => waterVerdicts(tx, []))).toEqual(new Map())
   })
   it('has every date still to come, and none of an empty bottle', () => {
     const all = [bottle({ keepUntil: now.getTime() + 99 * DAY, restUntil: now.getTime() + 60_000 }), bottle({ ul: 0, keepUntil: now.getTime() + DAY }), bottle({ keepUntil: at(1) })] // prettier-ignore

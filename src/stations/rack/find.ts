@@ -104,10 +104,22 @@ export interface Alert {
   readonly need: Need
 }
 
-/** What the rack asks for, the pressing first, then what comes due by date. */
-export function alertsOf(all: readonly RackBottle[], now: Date, zone: string): Alert[] {
+/** Bottles that are too thick: of these one asks how much water they may still have. */
+export const tooThick = (all: readonly RackBottle[], now: Date) =>
+  all.filter((b) => factsOf(b, now.getTime()).thinUl > 0).map((b) => b.id)
+
+/**
+ * What the rack asks for, the pressing first, then what comes due by date.
+ * @param roomUl water that those which are too thick may still have
+ */
+export function alertsOf(
+  all: readonly RackBottle[],
+  now: Date,
+  zone: string,
+  roomUl: (id: string) => number | undefined,
+): Alert[] {
   const date = (at: number) => dayAndTime(at, zone)
-  const found = all.flatMap((b) => needsOf(factsOf(b, now.getTime()), now.getTime(), date).map((need) => ({ id: b.id, label: b.label, hex: b.hex, sheen: b.sheen, need }))) // prettier-ignore
+  const found = all.flatMap((b) => needsOf({ ...factsOf(b, now.getTime()), roomUl: roomUl(b.id) }, now.getTime(), date).map((need) => ({ id: b.id, label: b.label, hex: b.hex, sheen: b.sheen, need }))) // prettier-ignore
   const rank = (a: Alert) => (isPressing(a.need.kind) && a.need.due === null ? 0 : a.need.due !== null ? 1 : 2)
   return found.sort((a, b) => rank(a) - rank(b) || (a.need.due ?? 0) - (b.need.due ?? 0) || a.label.localeCompare(b.label)) // prettier-ignore
 }

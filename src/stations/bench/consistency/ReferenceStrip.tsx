@@ -1,7 +1,7 @@
 'use client'
 
-import { besideReference, undiluted } from '@/core/consistency/reference'
-import { formatDrops } from '@/core/quantity/format'
+import { besideReference, undiluted, type Beside } from '@/core/consistency/reference'
+import { formatDrops, formatMl } from '@/core/quantity/format'
 import { DROP_UL } from '@/core/quantity/units'
 import { Chip } from '@/ui/Drawdown'
 import { Mound } from '@/ui/Mound'
@@ -13,10 +13,17 @@ import type { DeskBottle } from './queries'
 /** Drops a maker adds by eye at the table. */
 const SIX = 6
 
+/** What makes a bottle agree, in few words. */
+function thinBy({ waterUl, mediumUl }: Beside): string {
+  const water = waterUl >= DROP_UL ? formatDrops(waterUl) : ''
+  const medium = mediumUl > 0 ? `${formatMl(mediumUl)} of medium` : ''
+  return [water, medium].filter(Boolean).join(', then ')
+}
+
 /** All bottles of a palette beside the reference: who is thicker, and how many drops each needs to agree. */
 export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles: readonly DeskBottle[]; waterId: string | undefined; chosen: string; onChoose: (id: string) => void }) {
   const { send, pending, refusal } = useSend<null>()
-  const compared = (b: DeskBottle) => ({ id: b.id, belief: b.belief, w: b.w, undilutedUl: undiluted(b.w, b.ul) })
+  const compared = (b: DeskBottle) => ({ id: b.id, belief: b.belief, w: b.w, undilutedUl: undiluted(b.w, b.ul), roomUl: b.roomUl })
   const reference = bottles.find((b) => b.isReference)
   const beside = reference ? new Map(besideReference(compared(reference), bottles.map(compared)).map((x) => [x.id, x])) : undefined
   const likeS = reference ? beside!.get(reference.id)!.levelTimeS : undefined
@@ -37,14 +44,14 @@ export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles
               <span>
                 {seconds.toFixed(1)} s{b.points.length ? '' : ', expected'}
               </span>
-              <span className="strip-say">{b.isReference ? 'the reference' : !x ? '' : x.verdict === 'alike' ? 'agrees' : x.verdict === 'thinner' ? 'thinner' : `thicker: ${drops} drops`}</span>
+              <span className="strip-say">{b.isReference ? 'the reference' : !x ? '' : x.verdict === 'alike' ? 'agrees' : x.verdict === 'thinner' ? 'thinner' : `thicker: ${thinBy(x)}`}</span>
               {b.isReference ? (
                 <button type="button" className="plain" onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: false }))}>
                   Not the reference
                 </button>
               ) : reference ? (
                 <span className="strip-do">
-                  {[...new Set([SIX, drops])].filter((n) => n > 0).map((n) => (
+                  {[...new Set([SIX, drops])].filter((n) => n > 0 && n * DROP_UL <= b.roomUl).map((n) => (
                     <button
                       key={n}
                       type="button"

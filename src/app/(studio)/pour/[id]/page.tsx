@@ -1,8 +1,9 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { findBottle } from '@/db/bottles'
+import { bottlesById } from '@/db/bottles'
 import { findPlan } from '@/db/plans'
 import { studioFacts } from '@/db/studio'
+import { waterVerdicts } from '@/db/waterRoom'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
 import { PourSheet } from '@/stations/pour/PourSheet'
@@ -15,8 +16,9 @@ export default async function PourPage({ params }: { params: Promise<{ id: strin
   if (!isId(id)) notFound()
   const { plan, bottles, studio } = await inStudio(async (tx) => {
     const plan = await findPlan(tx, id)
-    const bottles = []
-    for (const vesselId of new Set(plan.parts.map((p) => p.vesselId))) bottles.push(await findBottle(tx, vesselId))
+    const ids = [...new Set(plan.parts.map((p) => p.vesselId))]
+    const water = await waterVerdicts(tx, ids)
+    const bottles = (await bottlesById(tx, ids)).map((b) => ({ ...b, roomUl: water.get(b.id)?.roomUl }))
     return { plan, bottles, studio: await studioFacts(tx) }
   }).catch(orNotFound)
   return (

@@ -4,6 +4,7 @@ import { findBottle, portionsOf } from '@/db/bottles'
 import { houseRules } from '@/db/houseRules'
 import { journal } from '@/db/journal'
 import { studioFacts } from '@/db/studio'
+import { waterVerdicts } from '@/db/waterRoom'
 import { isId } from '@/db/withStudio'
 import { inStudio } from '@/session/current'
 import { BottleSheet } from '@/stations/rack/BottleSheet'
@@ -23,6 +24,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
       sure: await sureOfBottle(tx, portions),
       entries: await journal(tx, id),
       studio: await studioFacts(tx),
+      water: (await waterVerdicts(tx, [id])).get(id),
       bands: (await houseRules(tx)).bands,
       ...(await besideBottle(tx, id)),
     }

@@ -1,15 +1,19 @@
 import type { Metadata } from 'next'
 import { rackBottles } from '@/db/rack'
 import { studioFacts } from '@/db/studio'
+import { waterVerdicts } from '@/db/waterRoom'
 import { inStudio } from '@/session/current'
 import { Alerts } from '@/stations/rack/Alerts'
-import { alertsOf } from '@/stations/rack/find'
+import { alertsOf, tooThick } from '@/stations/rack/find'
 
 export const metadata: Metadata = { title: 'What to do' }
 
 export default async function AlertsPage() {
-  const alerts = await inStudio(async (tx) =>
-    alertsOf(await rackBottles(tx, false), new Date(), (await studioFacts(tx)).zone),
-  )
+  const now = new Date()
+  const alerts = await inStudio(async (tx) => {
+    const all = await rackBottles(tx, false)
+    const water = await waterVerdicts(tx, tooThick(all, now))
+    return alertsOf(all, now, (await studioFacts(tx)).zone, (id) => water.get(id)?.roomUl)
+  })
   return <Alerts alerts={alerts} />
 }
