@@ -22,7 +22,8 @@ export const formatDrops = (ul: number) => {
 }
 /** More drops than this nobody counts. Common practice, no published source. */
 const COUNTED_DROPS = 60
-const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS
+/** Whether a volume in µl is said in drops. */
+export const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS
 /**
  * A small amount as one measures it: in drops while one counts them, else in ml.
  * @param with_ the largest of the amounts it stands beside, so that they are said in one unit

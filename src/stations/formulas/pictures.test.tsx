@@ -12,7 +12,7 @@ import { viewOf } from './desk/deskDraft'
 import { hidingWords, MixPicture } from './desk/MixPicture'
 import { UsedInBottles, Versions, type ShownVersion } from './desk/Versions'
 import { CandidateCard } from './match/CandidateCard'
-import { cupOf } from './mend/cup'
+import { besidesUl, cupOf, takenAlong } from './mend/cup'
 import { PaletteCheck } from './palette/PaletteCheck'
 import { ColourShelf, type ColourCard } from './shelf/ColourShelf'
 import { labOfTarget, spectrumOfTarget, targetOf } from './target/target'
@@ -274,7 +274,7 @@ describe('targets and cups', () => {
   it('a bottle becomes a cup: its paints by lot summed, what carries them beside, and the room above', () => {
     const bottle = { id: 'b', capacityUl: 240_000, ul: 100_000 } as Parameters<typeof cupOf>[0]
     const portion = (materialId: string, kind: string, ul: number) =>
-      ({ materialId, kind, ul }) as Parameters<typeof cupOf>[1][number]
+      ({ materialId, material: materialId, kind, ul }) as Parameters<typeof cupOf>[1][number]
     const portions = [
       portion('Teal', 'paint', 20_000),
       portion('Teal', 'paint', 5_500),
@@ -284,9 +284,25 @@ describe('targets and cups', () => {
     expect(cupOf(bottle, portions, byId)).toEqual({
       bottleId: 'b',
       rows: [{ id: 'Teal', amount: '25.5' }],
-      besidesUl: 74_500,
+      besides: [
+        { name: 'flow', ul: 60_000 },
+        { name: 'gone', ul: 14_500 },
+      ],
       roomUl: 140_000,
     })
-    expect(cupOf(undefined, [], byId)).toEqual({ bottleId: null, rows: [], besidesUl: 0, roomUl: null })
+    expect(cupOf(undefined, [], byId)).toEqual({ bottleId: null, rows: [], besides: [], roomUl: null })
+  })
+  it('what is added to it takes its carriers along, so that it pours as before', () => {
+    const besides = [
+      { name: 'Flow', ul: 60_000 },
+      { name: 'Water', ul: 15_000 },
+    ]
+    expect(takenAlong(besides, 25_000, 5_000)).toEqual([
+      { name: 'Flow', ul: 12_000 },
+      { name: 'Water', ul: 3_000 },
+    ])
+    expect(besidesUl(besides)).toBe(75_000)
+    expect(takenAlong([{ name: 'Drop', ul: 1 }], 25_000, 5_000)).toEqual([])
+    expect(takenAlong([], 25_000, 5_000)).toEqual([])
   })
 })

@@ -1,7 +1,7 @@
 'use client'
 
 import { besideReference, undiluted, type Beside } from '@/core/consistency/reference'
-import { formatDrops, formatMl } from '@/core/quantity/format'
+import { formatMl, formatSmall, isCounted } from '@/core/quantity/format'
 import { DROP_UL } from '@/core/quantity/units'
 import { Chip } from '@/ui/Drawdown'
 import { Mound } from '@/ui/Mound'
@@ -15,7 +15,7 @@ const SIX = 6
 
 /** What makes a bottle agree, in few words. */
 function thinBy({ waterUl, mediumUl }: Beside): string {
-  const water = waterUl >= DROP_UL ? formatDrops(waterUl) : ''
+  const water = waterUl >= DROP_UL ? formatSmall(waterUl) : ''
   const medium = mediumUl > 0 ? `${formatMl(mediumUl)} of medium` : ''
   return [water, medium].filter(Boolean).join(', then ')
 }
@@ -57,9 +57,9 @@ export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles
                       type="button"
                       className="go second"
                       disabled={pending || !waterId}
-                      onClick={() => send((requestId) => correctAction({ requestId, vesselId: b.id, waterId, ul: n * DROP_UL, likeS }), undefined, `${formatDrops(n * DROP_UL)} into ${b.label}, taken to agree now`)}
+                      onClick={() => send((requestId) => correctAction({ requestId, vesselId: b.id, waterId, ul: n * DROP_UL, likeS }), undefined, `${formatSmall(n * DROP_UL)} into ${b.label}, taken to agree now`)}
                     >
-                      +{n}
+                      +{isCounted(n * DROP_UL) ? n : formatMl(n * DROP_UL)}
                     </button>
                   ))}
                 </span>

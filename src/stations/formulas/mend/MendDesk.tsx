@@ -13,7 +13,7 @@ import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf, packOptics } from '@/core/colour/packOptics'
 import { dryOf, wetDryShift } from '@/core/colour/wetDry'
 import { sureWords } from '@/core/colour/sureWords'
-import { formatMl } from '@/core/quantity/format'
+import { formatMl, formatSmall } from '@/core/quantity/format'
 import { DROP_UL } from '@/core/quantity/units'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/catalogue'
@@ -29,6 +29,7 @@ import { spectrumOfTarget, type Coloured, type Target } from '../target/target'
 import { pairsOf } from '../shown'
 import { TargetPicker } from '../target/TargetPicker'
 import { useSearch } from '../useSearch'
+import { besidesUl, takenAlong, type Besides, type MendStart } from './cup'
 
 /** ΔE00 that counts as there, as makers say it. */
 const TOLERANCES = [
@@ -36,14 +37,6 @@ const TOLERANCES = [
   { value: 2, label: 'only side by side' },
   { value: 4, label: 'about right' },
 ]
-
-export interface MendStart {
-  readonly bottleId: string | null
-  readonly rows: readonly Row[]
-  /** Medium and water in the cup besides its paints, µl. */
-  readonly besidesUl: number
-  readonly roomUl: number | null
-}
 
 interface Asked {
   readonly target: Target
@@ -84,17 +77,18 @@ export function MendDesk({
   const [asked, setAsked] = useState<Asked>()
   const pending = useRef<Asked>(undefined)
   const typedRoom = readVolume(room, units)
+  const carriedUl = besidesUl(start.besides)
   // What is seen wet is taken as it will dry; a cup mostly of medium is the milkier one.
   const dried = useMemo(() => {
     if (!seen) return undefined
     if (!wet) return seen
     const shift = wetDryShift(
       pairsOf(wetDry),
-      start.besidesUl > 0 ? 'pouring medium' : null,
-      start.besidesUl > 0 ? 0.66 : 0,
+      carriedUl > 0 ? 'pouring medium' : null,
+      carriedUl > 0 ? 0.66 : 0,
     )
     return { ...seen, reflectance: null, hex: showOnScreen(dryOf(hexToLab(seen.hex), shift)).hex }
-  }, [seen, wet, wetDry, start.besidesUl])
+  }, [seen, wet, wetDry, carriedUl])
   const nowHex = dried?.hex ?? cupHex
   const run = () => {
     if (!target || used.length === 0) return
@@ -106,7 +100,7 @@ export function MendDesk({
         spectrumOfTarget(target),
         { paints: used.map((u) => packOptics(formulaPaint(u.material).optics)), amounts: used.map((u) => u.ul), seen: dried ? spectrumOfTarget(dried) : null },
         pool.map((p) => packOptics(formulaPaint(p).optics)),
-        { most, tolerance, cupUl: view.batchUl, roomUl: typedRoom.ul ?? 250_000, dropUl: DROP_UL },
+        { most, tolerance, cupUl: view.batchUl, roomUl: ((typedRoom.ul ?? 250_000) * view.batchUl) / (view.batchUl + carriedUl), dropUl: DROP_UL },
         onProgress,
       )
       if (said?.ok) startTransition(() => setAsked(mine))
@@ -129,7 +123,7 @@ export function MendDesk({
             options={bottles.map((b) => ({ value: b.id, label: b.label }))}
           />
           <PartsTable rows={rows} unit={unit} view={view} paints={paints} onRows={setRows} onUnit={(to) => { if (used.length) setRows(inUnit(view, to)); setUnit(to) }} />
-          {start.besidesUl > 0 ? <p className="muted">and {formatMl(start.besidesUl)} of medium and water, which have no colour</p> : null}
+          {carriedUl > 0 ? <p className="muted">and {formatMl(carriedUl)} of medium and water, which have no colour</p> : null}
           {view.problems.map((p) => (
             <Notice key={p} kind="warning">
               {p}
@@ -185,7 +179,7 @@ export function MendDesk({
         </section>
       </div>
       <section aria-label="What to add">
-        {found && asked ? <Result found={found} asked={asked} cup={used} /> : nowHex && target ? <Before nowHex={nowHex} target={target} /> : (
+        {found && asked ? <Result found={found} asked={asked} cup={used} besides={start.besides} /> : nowHex && target ? <Before nowHex={nowHex} target={target} /> : (
           <EmptyState title="A cup came out wrong?">
             Say what went in and what it should be. Fika only ever adds, and as little as it can.
             <br />
@@ -221,7 +215,7 @@ function Before({ nowHex, target }: { nowHex: string; target: Target }) {
   )
 } // prettier-ignore
 
-function Result({ found, asked, cup }: { found: Mended; asked: Asked; cup: readonly { material: Material; ul: number }[] }) {
+function Result({ found, asked, cup, besides }: { found: Mended; asked: Asked; cup: readonly { material: Material; ul: number }[]; besides: Besides }) {
   const [first, ...rest] = found.ways
   if (!first)
     return (
@@ -229,6 +223,7 @@ function Result({ found, asked, cup }: { found: Mended; asked: Asked; cup: reado
         {found.reached ? `The cup is there already: ${differenceInWords(found.now)}, ΔE00 ${found.now.toFixed(1)}. Add nothing.` : 'Nothing on hand brings it nearer. Start a new cup, and keep this one for a base coat.'}
       </Notice>
     )
+  const along = takenAlong(besides, cup.reduce((sum, u) => sum + u.ul, 0), first.addedUl)
   const all = [...cup, ...first.additions.map((a) => ({ material: asked.pool[a.paint]!, ul: a.ul }))]
   const sure = sureWords(
     sureOf(all.map((x) => formulaPaint(x.material)), all.map((x) => x.ul)),
@@ -260,6 +255,11 @@ function Result({ found, asked, cup }: { found: Mended; asked: Asked; cup: reado
             From ΔE00 {found.now.toFixed(1)} to {first.deltaE.toFixed(1)}: {differenceInWords(first.deltaE)}; {sure.how}. Add half,
             stir, look; then the rest by drops.
           </p>
+          {along.length ? (
+            <p>
+              So that it pours as before, its carriers go in too: {along.map((b) => `${formatSmall(b.ul)} ${b.name}`).join(', ')}; {formatMl(first.addedUl + besidesUl(along))} more in all.
+            </p>
+          ) : null}
           {sure.next ? <p className="muted">{sure.next}</p> : null}
         </div>
       </section>
