@@ -233,7 +233,7 @@ function Result({ found, asked, cup, besides }: { found: Mended; asked: Asked; c
     <div className="grid">
       {found.reached ? null : (
         <Notice kind="warning">
-          It cannot be brought all the way by adding to it. This is the nearest: {differenceInWords(first.deltaE)}, ΔE00 {first.deltaE.toFixed(1)}. To hit it, start a new cup, and keep this one.
+          It cannot be brought all the way by adding to it, in the room there is. This is the nearest: {differenceInWords(first.deltaE)}, ΔE00 {first.deltaE.toFixed(1)}. To hit it, start a new cup, and keep this one.
         </Notice>
       )}
       <section className="panel mend-way">
