@@ -36,3 +36,16 @@ export function takeFrom(vessel: { id: string; label: string; content: readonly 
   )
   return vessel.content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
 }
+
+/**
+ * The same of what was poured already: more than the books say was in it was found there, of the same composition.
+ * @returns what the vessel gives by the books, and what is found besides; whole microlitres that sum to `ul`
+ * @throws NotEnough where it is empty by the books, so that nobody knows what was found
+ */
+export function takePoured(vessel: { id: string; label: string; content: readonly Portion[] }, ul: number): { taken: Portion[]; found: Portion[] } {
+  const have = contentUl(vessel.content)
+  if (have === 0 || ul <= have) return { taken: takeFrom(vessel, ul), found: [] }
+  const shares = apportion(ul - have, vessel.content.map((p) => p.ul))
+  const found = vessel.content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
+  return { taken: takeFrom(vessel, have), found }
+} // prettier-ignore

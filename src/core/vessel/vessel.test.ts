@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { contentKey, contentUl, takeFrom } from './content'
+import { contentKey, contentUl, takeFrom, takePoured } from './content'
 import { level } from './level'
 import { isPressing, needsOf, type RackFacts } from './needs'
 import { sinceRead } from './thickening'
@@ -29,6 +29,16 @@ describe('taking from a vessel', () => {
     expect(() => takeFrom(bottle(40_000), 60_000)).toThrow(
       'Teal 3 holds 40\u00a0ml and 60\u00a0ml is wanted. Mix 20\u00a0ml more, or take less.',
     )
+  })
+  it('finds what was poured beyond the books, of the same composition', () => {
+    const of = bottle(40_000, 10_000)
+    expect(takePoured(of, 50_000)).toEqual({ taken: takeFrom(of, 50_000), found: [] })
+    expect(takePoured(of, 20_000)).toEqual({ taken: takeFrom(of, 20_000), found: [] })
+    const { taken, found } = takePoured(of, 60_001)
+    expect(taken).toEqual(of.content)
+    expect(contentUl(found)).toBe(10_001)
+    expect(found[0]!.ul).toBe(8_001)
+    expect(() => takePoured(bottle(0), 5)).toThrow('holds 0')
   })
   it('never takes more of a lot than there is', () => {
     const uls = fc.array(fc.integer({ min: 1, max: 2_000_000 }), { minLength: 1, maxLength: 8 })

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
-import { contentUl, takeFrom } from '@/core/vessel/content'
+import { contentUl, takeFrom, takePoured } from '@/core/vessel/content'
 import type { Tx } from '../withStudio'
 import type { HeldVessel, Line } from './book'
 
@@ -71,11 +71,23 @@ export interface FromBottle {
 export type Source = Wanted | FromBottle
 export const isMaterial = (s: Source): s is Wanted => 'materialId' in s
 
-/** Lines that bring parts of other bottles into a vessel, each with its own composition. @throws NotEnough */
-export function bottleLines(sources: readonly Source[], into: string, held: (id: string) => HeldVessel): Line[] {
+/**
+ * Lines that bring parts of other bottles into a vessel, each with its own composition.
+ * @param findRest what was poured beyond a bottle's books is booked as found in it
+ * @throws NotEnough
+ */
+export function bottleLines(
+  sources: readonly Source[],
+  into: string,
+  held: (id: string) => HeldVessel,
+  findRest = false,
+): Line[] {
   const wanted = new Map<string, number>()
   for (const s of sources) if (!isMaterial(s)) wanted.set(s.vesselId, (wanted.get(s.vesselId) ?? 0) + s.ul)
-  return [...wanted].flatMap(([id, ul]) => takeFrom(held(id), ul).map((p) => ({ ...p, from: id, to: into })))
+  return [...wanted].flatMap(([id, ul]) => {
+    const { taken, found } = findRest ? takePoured(held(id), ul) : { taken: takeFrom(held(id), ul), found: [] }
+    return [...taken.map((p) => ({ ...p, from: id, to: into })), ...found.map((p) => ({ ...p, from: null, to: into }))]
+  })
 }
 
 /**

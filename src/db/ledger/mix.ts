@@ -25,6 +25,8 @@ export interface MixBottle {
   readonly tareMg: number | null
   readonly restHours: number
   readonly untrackedForRest: boolean
+  /** What was poured from a bottle beyond its books is a measuring gain, instead of NotEnough. */
+  readonly findRest?: boolean
   readonly notes?: string
   readonly at?: Date | undefined
 }
@@ -71,7 +73,7 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
         ],
       )
       return [
-        ...bottleLines(poured, mix.vesselId, held),
+        ...bottleLines(poured, mix.vesselId, held, mix.findRest),
         ...(await supplyLines(tx, materials, mix.vesselId, containers, held, mix.untrackedForRest)),
       ]
     },

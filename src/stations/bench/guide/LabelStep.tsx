@@ -35,24 +35,26 @@ export function BottleForm({
   const [typed, setTyped] = useState({ label: first, capacity: '', tare: '', palette: '', rest: String(REST_HOURS.usual) }) // prettier-ignore
   const [role, setRole] = useState(firstRole)
   const [busy, setBusy] = useState(false)
+  const [findRest, setFindRest] = useState(false)
   const router = useRouter()
   const set = (part: Partial<typeof typed>) => setTyped((t) => ({ ...t, ...part }))
   const book = async () => {
     if (busy) return
     say(undefined)
-    const details = readDetails({ ...typed, role }, units)
+    const details = readDetails({ ...typed, role, findRest }, units)
     if ('trouble' in details) return say(details.trouble)
     setBusy(true)
     const said = await sendToBottle(mixingId, details)
     if (said.ok) router.push(`/rack/${said.value.id}`)
     else {
       say(said.message)
+      setFindRest(said.code === 'NotEnough')
       setBusy(false)
     }
   }
   return (
     <>
-      <StepKey label={busy ? 'Booking…' : 'Book the bottle'} next={() => void book()} />
+      <StepKey label={busy ? 'Booking…' : findRest ? 'Book it as poured' : 'Book the bottle'} next={() => void book()} />
       <h2 className="guide-title">Fill {formatMl(totalUl)} into a bottle</h2>
       <div className="guide-form">
         <label className="field">

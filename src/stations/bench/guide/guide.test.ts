@@ -4,6 +4,8 @@ import { guideState } from '@/core/mix/guide'
 import { findBottle } from '@/db/bottles'
 import { listBases, listMixable, rememberDensity } from '@/db/catalogue'
 import { loggedTitrations } from '@/db/consistency'
+import { journal } from '@/db/journal'
+import { discard, undoMovement } from '@/db/ledger'
 import { beginMixing } from '@/db/mixings'
 import { endPool } from '@/db/pool'
 import { checked } from '@/session/perform'
@@ -29,6 +31,7 @@ const details = {
   capacityUl: null,
   tareMg: 30_000,
   restHours: 12,
+  findRest: false,
 }
 
 async function room() {
@@ -50,6 +53,12 @@ async function room() {
   }
   return { studio, teal, flow, water, begin, note }
 } // prettier-ignore
+
+/** Makes a bottle one that is mixed with as a medium is. */
+const isBase = (studio: Awaited<ReturnType<typeof makeStudio>>, id: string) =>
+  studio.run((tx) =>
+    tx.q(`update bottle set role = 'mixing base' where studio_id = $1 and vessel_id = $2`, [tx.studioId, id]),
+  )
 
 describe('a guided mix', () => {
   it('becomes a bottle with what was really poured, its water, and its readings on the curve', async () => {
@@ -86,7 +95,7 @@ describe('a guided mix', () => {
   it('takes a base from the rack as it takes a medium, with what that is made of', async () => {
     const { studio, teal, flow, water, begin, note } = await room()
     const base = await studio.bottle('Base', [{ materialId: flow, ul: 80_000 }, { materialId: water, ul: 20_000 }])
-    await studio.run((tx) => tx.q(`update bottle set role = 'mixing base' where studio_id = $1 and vessel_id = $2`, [tx.studioId, base]))
+    await isBase(studio, base)
     const [listed] = await studio.run(listBases)
     expect(listed).toMatchObject({ id: base, kind: 'medium', name: 'Base', inBottle: true, onHandUl: 100_000 })
     expect(listed!.waterShare).toBeCloseTo(0.2, 9)
@@ -104,6 +113,37 @@ describe('a guided mix', () => {
     const bottle = await studio.run((tx) => findBottle(tx, id))
     expect(bottle.recipe.mediums[0]!.name).toBe('Base')
     await expectBalanced(studio)
+  }) // prettier-ignore
+  it('of which more came out of a base than its books say is not lost: it is booked as found, once the maker says so', async () => {
+    const { studio, teal, flow, water, begin, note } = await room()
+    const base = await studio.bottle('Base', [{ materialId: flow, ul: 40_000 }, { materialId: water, ul: 10_000 }])
+    await isBase(studio, base)
+    const input = begin({ lines: [{ source: 'material', id: teal, plannedUl: 25_000, byDrop: false }, { source: 'bottle', id: base, plannedUl: 60_000, byDrop: false }] })
+    await studio.run((tx) => beginGuide(tx, input))
+    await note(input.id, [{ kind: 'next' }, { kind: 'next' }, { kind: 'pour', ul: 60_000 }, { kind: 'pour', ul: 25_000 }, { kind: 'next' }, { kind: 'good' }])
+    const book = (findRest: boolean) => studio.run((tx) => bookMixing(tx, input.id, { ...details, findRest }))
+    await expect(book(false)).rejects.toMatchObject({ code: 'NotEnough', message: expect.stringMatching(/^Base held 50.ml by the books, and 60.ml of it went in\. Book once more, and the 10.ml are booked as found/) })
+    expect(await studio.holds(base)).toBe(50_000)
+    const id = await book(true)
+    expect([await studio.holds(base), await studio.holds(id)]).toEqual([0, 85_000])
+    const found = (await studio.run((tx) => portionsOf(tx, [id]))).filter((p) => p.ul !== 25_000).map((p) => p.ul)
+    expect([...found].sort((x, y) => x - y)).toEqual([12_000, 48_000])
+    await expectBalanced(studio)
+    // Undone, the base holds what its books said.
+    const [mixed] = await studio.run((tx) => journal(tx, id))
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: mixed!.id }))
+    expect(await studio.holds(base)).toBe(50_000)
+    await expectBalanced(studio)
+  }) // prettier-ignore
+  it('cannot be made of a bottle that is empty by the books: nobody knows what was in it', async () => {
+    const { studio, teal, flow, begin, note } = await room()
+    const base = await studio.bottle('Base', [{ materialId: flow, ul: 40_000 }])
+    await isBase(studio, base)
+    const input = begin({ lines: [{ source: 'material', id: teal, plannedUl: 25_000, byDrop: false }, { source: 'bottle', id: base, plannedUl: 60_000, byDrop: false }] })
+    await studio.run((tx) => beginGuide(tx, input))
+    await note(input.id, [{ kind: 'next' }, { kind: 'next' }, { kind: 'pour', ul: 60_000 }, { kind: 'pour', ul: 25_000 }, { kind: 'next' }, { kind: 'good' }])
+    await studio.run((tx) => discard(tx, { requestId: uuidv7(), vesselId: base }))
+    await expect(studio.run((tx) => bookMixing(tx, input.id, { ...details, findRest: true }))).rejects.toThrow('Base is empty by the books')
   }) // prettier-ignore
 })
 
@@ -178,8 +218,21 @@ describe('what is sent', () => {
     await expect(checked(bookMixingSchema, { ...details, restHours: 999 })).rejects.toThrow('Two weeks')
   })
   it('is read as it was typed, or a sentence says what cannot be', () => {
-    const typed = { label: 'Teal', role: 'pour' as const, palette: '', capacity: '8 fl oz', tare: '28 g', rest: '2' }
-    expect(readDetails(typed, 'metric')).toMatchObject({ capacityUl: 236_588, tareMg: 28_000, restHours: 2 })
+    const typed = {
+      label: 'Teal',
+      role: 'pour' as const,
+      palette: '',
+      capacity: '8 fl oz',
+      tare: '28 g',
+      rest: '2',
+      findRest: true,
+    }
+    expect(readDetails(typed, 'metric')).toMatchObject({
+      capacityUl: 236_588,
+      tareMg: 28_000,
+      restHours: 2,
+      findRest: true,
+    })
     expect(readDetails({ ...typed, capacity: '', tare: '' }, 'metric')).toMatchObject({
       capacityUl: null,
       tareMg: null,

@@ -94,5 +94,7 @@ export const bookMixingSchema = object({
     .required('Choose a role.'),
   palette: string().trim().max(80, 'The palette’s name is longer than 80 characters. Shorten it.').default(''),
   ...bottleFields,
+  /** What was poured from a bottle beyond its books is booked as found in it. */
+  findRest: boolean().default(false),
 })
 export type BookMixing = InferType<typeof bookMixingSchema>

@@ -4,11 +4,14 @@ import { START_BANDS } from '@/core/consistency/levelTime'
 import { START_BELIEFS } from '@/core/consistency/dilution'
 import { guideState, type GuideEvent, type GuideLine } from '@/core/mix/guide'
 import { JudgeStep } from './JudgeStep'
+import { BottleForm } from './LabelStep'
 import { PourStep } from './PourStep'
 import { KeyPlace } from './StepKey'
 import type { KeptPlan } from './plan'
 import type { StepProps } from './stepProps'
 
+const push = jest.fn()
+jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }))
 jest.mock('./WeighOnce', () => ({ WeighOnce: () => null }))
 
 const line = (name: string, plannedUl: number): GuideLine => ({ source: 'material', id: name, name, kind: name === 'Flow' ? 'medium' : 'paint', hex: null, densityGPerMl: 1, solids: 0.4, waterShare: 0.5, plannedUl, byDrop: false }) // prettier-ignore
@@ -192,5 +195,34 @@ describe('judging', () => {
     expect(screen.getByText(/It is as wanted: 1–2 s/)).toBeTruthy()
     good.press()
     expect(good.sent).toEqual([{ kind: 'good' }])
+  })
+})
+
+describe('filling the bottle', () => {
+  it('asks before it books as found what a base held beyond its books, and goes to the bottle then', async () => {
+    const foot = document.body.appendChild(document.createElement('footer'))
+    const sent: { findRest: boolean }[] = []
+    const answers = [
+      { ok: false, code: 'NotEnough', message: 'Base held 50 ml by the books. Book once more.' },
+      { ok: true, value: { id: 'b1' } },
+    ]
+    globalThis.fetch = jest.fn(async (_: string, { body }: { body: string }) => {
+      sent.push(JSON.parse(body) as { findRest: boolean })
+      return { json: async () => answers.shift() }
+    }) as never
+    const said: (string | undefined)[] = []
+    render(
+      <KeyPlace value={{ place: foot, busy: false }}>
+        <BottleForm mixingId="m" totalUl={85_000} label="Teal" role="pour" units="metric" say={(s) => said.push(s)} />
+      </KeyPlace>,
+    )
+    const press = () => act(async () => void fireEvent.click(foot.querySelector('button')!))
+    expect(foot.textContent).toMatch('Book the bottle')
+    await press()
+    expect(said.at(-1)).toMatch('Base held 50 ml')
+    expect(foot.textContent).toMatch('Book it as poured')
+    await press()
+    expect(sent.map((s) => s.findRest)).toEqual([false, true])
+    expect(push).toHaveBeenCalledWith('/rack/b1')
   })
 })

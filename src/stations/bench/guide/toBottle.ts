@@ -12,6 +12,8 @@ export interface TypedBottle {
   readonly capacity: string
   readonly tare: string
   readonly rest: string
+  /** The maker was told that a bottle held less by its books, and books it all the same. */
+  readonly findRest: boolean
 }
 
 /** What was typed of a bottle, read; or one sentence about what cannot be. */
@@ -26,6 +28,7 @@ export function readDetails(t: TypedBottle, units: UnitSystem): BookMixing | { t
       capacityUl: t.capacity.trim() ? parseVolumeUl(t.capacity, units) : null,
       tareMg: t.tare.trim() ? parseMassMg(t.tare, units) : null,
       restHours,
+      findRest: t.findRest,
     }
   } catch (error) {
     if (error instanceof FikaError) return { trouble: error.message }

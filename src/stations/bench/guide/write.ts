@@ -1,7 +1,9 @@
-import { Invalid } from '@/core/errors'
+import { Invalid, NotEnough } from '@/core/errors'
 import { keyOf } from '@/core/consistency/curveKey'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { guideState, type GuideEvent } from '@/core/mix/guide'
+import { formatMl } from '@/core/quantity/format'
+import { findBottle } from '@/db/bottles'
 import { listBases, listMixable } from '@/db/catalogue'
 import { beliefFor, curveKeys, startTitration, writeReading } from '@/db/consistency'
 import { mixBottle, waterBottle, type Source } from '@/db/ledger'
@@ -49,18 +51,33 @@ export function noteEvent(tx: Tx, mixingId: string, input: { requestId: string; 
  * Books a finished mix as a bottle: what was poured, its water, and its readings on the curve of its paint. The mix's
  * own id is the request: however often it is sent, one bottle is made.
  * @returns the bottle's id
+ * @throws NotEnough where more came from another bottle than its books say, unless that is to be booked as found
  */
 export async function bookMixing(tx: Tx, mixingId: string, details: BookMixing): Promise<string> {
   const mixing = await findMixing<KeptPlan, GuideEvent | EyeEvent>(tx, mixingId)
   if (mixing.vesselId) return mixing.vesselId
   const vesselId = derivedId(mixingId, 'bottle')
-  if (mixing.kind === 'guided') await bookGuided(tx, mixing as GuidedMixing, vesselId, details)
-  else await bookByEye(tx, mixing as unknown as EyeMixing, vesselId, details)
+  try {
+    if (mixing.kind === 'guided') await bookGuided(tx, mixing as GuidedMixing, vesselId, details)
+    else await bookByEye(tx, mixing as unknown as EyeMixing, vesselId, details)
+  } catch (error) {
+    throw error instanceof NotEnough ? await pouredAlready(tx, error) : error
+  }
   await endMixing(tx, mixingId, vesselId)
   return vesselId
 }
 
-const usual = (d: BookMixing) => ({ label: d.label, role: d.role, palette: d.palette, capacityUl: d.capacityUl, tareMg: d.tareMg, restHours: d.restHours, untrackedForRest: true }) // prettier-ignore
+/** It is in the cup, whatever the books say: so that is said, and how to go on. */
+async function pouredAlready(tx: Tx, { detail }: NotEnough): Promise<NotEnough> {
+  const { vesselId, haveUl, needUl } = detail as { vesselId: string; haveUl: number; needUl: number }
+  const { label } = await findBottle(tx, vesselId)
+  const said = haveUl > 0
+    ? `${label} held ${formatMl(haveUl)} by the books, and ${formatMl(needUl)} of it went in. Book once more, and the ${formatMl(needUl - haveUl)} are booked as found in it; or undo, and pour what it should be.`
+    : `${label} is empty by the books, so nobody knows what came out of it. Undo what emptied it on its page, then book this again.`
+  return new NotEnough(said, { vesselId, haveUl, needUl })
+} // prettier-ignore
+
+const usual = (d: BookMixing) => ({ label: d.label, role: d.role, palette: d.palette, capacityUl: d.capacityUl, tareMg: d.tareMg, restHours: d.restHours, untrackedForRest: true, findRest: d.findRest }) // prettier-ignore
 
 async function bookGuided(tx: Tx, { id, plan, events }: GuidedMixing, vesselId: string, details: BookMixing) {
   const state = guideState(plan, events)
