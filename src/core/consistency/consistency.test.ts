@@ -16,7 +16,7 @@ import {
 import { dynamicViscosity, FLOW_CUPS, kinematicViscosity, secondsPerNu, START_SECONDS_PER_NU } from './flowCup'
 import { bandOf, checkBands, START_BANDS, timed, TRY_SIGMA } from './levelTime'
 import { pairCurves, perPercent } from './pairs'
-import { besideReference, undiluted, wAfter } from './reference'
+import { besideReference, undiluted, wAfter, wAfterMixing } from './reference'
 import { TECHNIQUES } from './techniques'
 import { wantedBand } from './wanted'
 import { adviseWater, aimOf, closed, MEDIUM_THINS, normalCdf } from './waterAdvice' // prettier-ignore
@@ -289,5 +289,18 @@ describe('beside the reference', () => {
     expect(wAfter(0.3, 130_000, -5_000)).toBeCloseTo(0.25, 9)
     expect(wAfter(0.1, 0, 5)).toBe(0.1)
     expect(wAfter(0, 100, -99_999)).toBe(-0.9)
+  })
+  it('mixed into in its own ratio it stays as watered; with fresh mix it is as much less as there is more of it', () => {
+    // 100 ml of a mix that is itself a tenth water, with another ten: w is 0.1.
+    const before = { ul: 110_000, waterUl: 20_000 }
+    expect(wAfterMixing(0.1, before, { ul: 220_000, waterUl: 40_000 })).toBeCloseTo(0.1, 9)
+    const fresh = { ul: 210_000, waterUl: 30_000 }
+    expect(wAfterMixing(0.1, before, fresh)).toBeCloseTo(0.05, 9)
+    // And back, when it is undone.
+    expect(wAfterMixing(0.05, fresh, before)).toBeCloseTo(0.1, 9)
+    // Water alone is what `wAfter` says.
+    expect(wAfterMixing(0.1, before, { ul: 115_000, waterUl: 25_000 })).toBeCloseTo(wAfter(0.1, 110_000, 5_000), 9)
+    expect(wAfterMixing(0.3, { ul: 0, waterUl: 0 }, before)).toBe(0.3)
+    expect(wAfterMixing(0.3, before, { ul: 5, waterUl: 5 })).toBe(0.3)
   })
 })

@@ -1,11 +1,12 @@
 import { Invalid } from '@/core/errors'
-import { contentUl } from '@/core/vessel/content'
+import type { Watered } from '@/core/consistency/reference'
 import type { RecipeSnapshot } from '../recipeSnapshot'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
 import { refreshLook } from './colour'
 import { refreshKeep } from './keep'
 import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from './lots'
+import { mixedIn, watered } from './water'
 
 export interface MixBottle {
   readonly requestId: string
@@ -125,7 +126,7 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
   if (poured.some((p) => !isMaterial(p) && p.vesselId === top.vesselId))
     throw new Invalid('A bottle cannot be poured into itself. Choose another mix, or leave it out.')
   const { containers, bottles, materials } = await sourcesOf(tx, poured)
-  let beforeUl = 0
+  let before: Watered | undefined
   const booked = await book(tx, {
     kind: 'top-up',
     requestId: top.requestId,
@@ -133,7 +134,7 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
     vessels: [...[...containers.values()].flat(), ...bottles, top.vesselId],
     at: top.at,
     decide: async (held) => {
-      beforeUl = contentUl(held(top.vesselId).content)
+      before = await watered(tx, top.vesselId)
       return [
         ...bottleLines(poured, top.vesselId, held),
         ...(await supplyLines(tx, materials, top.vesselId, containers, held, top.untrackedForRest)),
@@ -141,11 +142,11 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
     },
   })
   if (!booked.replayed) {
-    const share = beforeUl / (beforeUl + poured.reduce((sum, p) => sum + p.ul, 0))
+    if (before) await mixedIn(tx, top.vesselId, before)
     await tx.q(
-      `update bottle set evaporated_share = evaporated_share * $5::float8, rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3)), moved_at = coalesce($4, now())
+      `update bottle set rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3)), moved_at = coalesce($4, now())
        where studio_id = $1 and vessel_id = $2`,
-      [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null, share],
+      [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null],
     )
     await refreshLook(tx, [top.vesselId])
     await refreshKeep(tx, [top.vesselId])

@@ -139,6 +139,18 @@ describe('water', () => {
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: merged.movementId }))
     expect([await dry(a), await dry(b)]).toEqual([3_000, 1_200])
   })
+  it('is less to the ml once fresh mix is poured in, as it was once that is undone', async () => {
+    const { studio, a, teal, flow, water, bottle } = await two()
+    await studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId: a, waterId: water, ul: 12_000 }))
+    expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
+    const top = (poured: { materialId: string; ul: number }[]) => studio.run((tx) => topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true })) // prettier-ignore
+    await top([{ materialId: teal, ul: 4_000 }, { materialId: flow, ul: 8_000 }, { materialId: water, ul: 1_200 }]) // prettier-ignore
+    expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
+    const { movementId } = await top([{ materialId: teal, ul: 44_000 }, { materialId: flow, ul: 88_000 }]) // prettier-ignore
+    expect((await bottle(a)).w).toBeCloseTo(0.05, 6)
+    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
+  })
   it('makes good what evaporated, and sets the date by its kind', async () => {
     const { studio, a, bottle, facts } = await two()
     await facts(a, 'evaporated_share = 5000.0 / 120000')

@@ -1,4 +1,5 @@
 import { Conflict, NotFound } from '@/core/errors'
+import type { Watered } from '@/core/consistency/reference'
 import { WATER_G_PER_ML } from '@/core/vessel/weighIn'
 import { formatMl } from '@/core/quantity/format'
 import { v7 as uuidv7 } from 'uuid'
@@ -6,7 +7,7 @@ import type { Tx } from '../withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
 import { recall } from './transfer'
-import { moveWater } from './water'
+import { mixedIn, moveWater, watered } from './water'
 
 /**
  * Undoes a movement by its mirror image. What was moved must still be where it went.
@@ -26,13 +27,15 @@ export async function undoMovement(tx: Tx, input: { requestId: string; movementI
   )
   const back: Line[] = lines.map((l) => ({ lotId: l.lot_id, from: l.to_id, to: l.from_id, ul: l.ul }))
   const touched = [...new Set(back.flatMap((l) => [l.from, l.to]).filter((id): id is string => id !== null))]
+  const topped = movement.kind === 'top-up' ? back.find((l) => l.from)?.from : undefined
+  let before: Watered | undefined
   const booked = await book(tx, {
     kind: 'undo',
     requestId: input.requestId,
     payload: { reverses: input.movementId },
     reversesId: input.movementId,
     vessels: touched,
-    decide(held) {
+    async decide(held) {
       for (const id of new Set(back.map((l) => l.from))) {
         if (id === null) continue
         const vessel = held(id)
@@ -48,12 +51,14 @@ export async function undoMovement(tx: Tx, input: { requestId: string; movementI
             )
         }
       }
+      if (topped) before = await watered(tx, topped)
       return back
     },
   })
   if (!booked.replayed) {
     await follow(tx, { ...input, kind: movement.kind }, touched)
     await undoWater(tx, movement.kind, back)
+    if (topped && before) await mixedIn(tx, topped, before)
   }
   return booked
 }
@@ -102,7 +107,7 @@ async function follow(
 
 /** Water that goes back out of a bottle, or back into it from the air, is counted on its curve too. */
 async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<void> {
-  if (kind !== 'water' && kind !== 'weigh-in' && kind !== 'top-up') return
+  if (kind !== 'water' && kind !== 'weigh-in') return
   const [air] = await tx.q<{ id: string }>(`select id from vessel where studio_id = $1 and kind = 'air'`, [tx.studioId])
   const dried = await driedGPerMl(tx, kind === 'weigh-in' ? back.map((l) => l.lotId) : [])
   const moved = new Map<string, { ul: number; waterUl: number }>()
@@ -112,7 +117,6 @@ async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<v
   }
   for (const l of back) {
     if (kind === 'water' && l.from) note(l.from, -l.ul, -l.ul)
-    if (kind === 'top-up' && l.from) note(l.from, -l.ul, 0)
     if (kind === 'weigh-in' && l.from === air?.id && l.to)
       note(l.to, l.ul, Math.round((l.ul * (dried.get(l.lotId) ?? 1)) / WATER_G_PER_ML))
   }

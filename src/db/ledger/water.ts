@@ -1,5 +1,5 @@
 import { Invalid } from '@/core/errors'
-import { wAfter } from '@/core/consistency/reference'
+import { wAfter, wAfterMixing, type Watered } from '@/core/consistency/reference'
 import { contentUl } from '@/core/vessel/content'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
@@ -59,5 +59,28 @@ export async function moveWater(
     `update bottle set w = $3, evaporated_share = greatest(0, evaporated_share * $6::float8 - $4) / greatest(1, $7::float8),
        moved_at = case when $4 > 0 then coalesce($5, now()) else moved_at end where studio_id = $1 and vessel_id = $2`,
     [tx.studioId, vesselId, wAfter(row?.w ?? 0, beforeUl, waterUl), waterUl, at ?? null, beforeUl, afterUl],
+  )
+}
+
+/** What a vessel holds, and how much of it is water that was added. */
+export async function watered(tx: Tx, vesselId: string): Promise<Watered> {
+  const [row] = await tx.q<Watered>(
+    `select coalesce(sum(c.ul), 0)::bigint as ul, coalesce(sum(c.ul) filter (where m.kind = 'water'), 0)::bigint as "waterUl"
+     from vessel_content c join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
+     join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     where c.studio_id = $1 and c.vessel_id = $2`,
+    [tx.studioId, vesselId],
+  )
+  return row!
+}
+
+/** Keeps count of the water in a bottle after something was mixed into it, or taken back out. */
+export async function mixedIn(tx: Tx, vesselId: string, before: Watered): Promise<void> {
+  const after = await watered(tx, vesselId)
+  const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId]) // prettier-ignore
+  if (!row) return
+  await tx.q(
+    'update bottle set w = $3, evaporated_share = evaporated_share * $4::float8 where studio_id = $1 and vessel_id = $2',
+    [tx.studioId, vesselId, wAfterMixing(row.w, before, after), before.ul / Math.max(1, after.ul)],
   )
 }
