@@ -116,6 +116,9 @@ test('a plan that is short says by how much, and the bench opens with that amoun
   await expect(
     page.getByText(/Bakery teal holds 240\sml and 354\sml is wanted\. Mix 114\sml more, or take less\./),
   ).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: 'It is poured: book what was more as found in the bottle' }),
+  ).toBeVisible()
   await page.getByRole('link', { name: /Short by 114/ }).click()
   await page.waitForURL(/\/bench/)
   await expect(page.getByLabel('Total to mix')).toHaveValue(/^113\.\d+ ml$/)

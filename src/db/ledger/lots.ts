@@ -71,6 +71,13 @@ export interface FromBottle {
 export type Source = Wanted | FromBottle
 export const isMaterial = (s: Source): s is Wanted => 'materialId' in s
 
+/** Every bottle among the sources once, with all that is taken of it. */
+export function perBottle(sources: readonly Source[]): FromBottle[] {
+  const by = new Map<string, number>()
+  for (const s of sources) if (!isMaterial(s) && s.ul > 0) by.set(s.vesselId, (by.get(s.vesselId) ?? 0) + s.ul)
+  return [...by].map(([vesselId, ul]) => ({ vesselId, ul }))
+}
+
 /**
  * Lines that bring parts of other bottles into a vessel, each with its own composition.
  * @param findRest what was poured beyond a bottle's books is booked as found in it
@@ -82,9 +89,7 @@ export function bottleLines(
   held: (id: string) => HeldVessel,
   findRest = false,
 ): Line[] {
-  const wanted = new Map<string, number>()
-  for (const s of sources) if (!isMaterial(s)) wanted.set(s.vesselId, (wanted.get(s.vesselId) ?? 0) + s.ul)
-  return [...wanted].flatMap(([id, ul]) => {
+  return perBottle(sources).flatMap(({ vesselId: id, ul }) => {
     const { taken, found } = findRest ? takePoured(held(id), ul) : { taken: takeFrom(held(id), ul), found: [] }
     return [...taken.map((p) => ({ ...p, from: id, to: into })), ...found.map((p) => ({ ...p, from: null, to: into }))]
   })

@@ -1,14 +1,16 @@
 import { Invalid } from '@/core/errors'
-import { takeFrom, type Portion } from '@/core/vessel/content'
 import type { Tx } from '../withStudio'
-import { book, type Booked, type Line } from './book'
+import { book, type Booked } from './book'
+import { bottleLines, perBottle, type FromBottle } from './lots'
 
 export interface PourInput {
   readonly requestId: string
   /** The vessel that stands for the surface; made here. */
   readonly vesselId: string
   readonly title: string
-  readonly takes: readonly { vesselId: string; ul: number }[]
+  readonly takes: readonly FromBottle[]
+  /** What was poured from a bottle beyond its books is a measuring gain, instead of NotEnough. */
+  readonly findRest?: boolean
   readonly at?: Date | undefined
 }
 
@@ -18,19 +20,16 @@ export interface PourInput {
  * @throws NotEnough naming the first bottle that holds too little
  */
 export async function pour(tx: Tx, input: PourInput): Promise<Booked> {
-  const takes = new Map<string, number>()
-  for (const t of input.takes) if (t.ul > 0) takes.set(t.vesselId, (takes.get(t.vesselId) ?? 0) + t.ul)
-  if (takes.size === 0) throw new Invalid('Nothing is poured. Set an amount for at least one bottle.')
+  const takes = perBottle(input.takes)
+  if (takes.length === 0) throw new Invalid('Nothing is poured. Set an amount for at least one bottle.')
   return book(tx, {
     kind: 'pour',
     requestId: input.requestId,
-    payload: { takes: [...takes], title: input.title },
-    vessels: [...takes.keys()],
+    payload: { takes: takes.map((t) => [t.vesselId, t.ul]), title: input.title },
+    vessels: takes.map((t) => t.vesselId),
     at: input.at,
     async decide(held) {
-      const lines: Line[] = []
-      for (const [id, ul] of takes)
-        lines.push(...takeFrom(held(id), ul).map((p: Portion) => ({ ...p, from: id, to: input.vesselId })))
+      const lines = bottleLines(takes, input.vesselId, held, input.findRest)
       await tx.q(
         `insert into vessel (studio_id, id, kind, label, created_at) values ($1, $2, 'pour', $3, coalesce($4, now()))`,
         [tx.studioId, input.vesselId, input.title, input.at ?? null],

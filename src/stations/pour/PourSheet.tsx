@@ -52,7 +52,7 @@ export function PourSheet({
   const lack = (vesselId: string) => Math.max(0, (wants.get(vesselId) ?? 0) - (byId.get(vesselId)?.ul ?? 0))
   const unreadable = reads.find((r) => r.error)?.error
   const wanted = technique(plan.technique).levelTimeS
-  const book = () =>
+  const book = (findRest = false) =>
     send(
       (requestId) =>
         pourAction({
@@ -60,6 +60,7 @@ export function PourSheet({
           planId: plan.id,
           ...ids,
           takes: plan.parts.map((p, i) => ({ vesselId: p.vesselId, ul: reads[i]?.ul ?? 0 })),
+          findRest,
         }),
       ({ pieceId }) => router.push(`/wall/${pieceId}`),
       'Poured and booked',
@@ -147,12 +148,22 @@ export function PourSheet({
             by exactly that. {offsText(plan.parts.flatMap((p) => byId.get(p.vesselId) ?? []))}
           </p>
           {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+          {refusal?.code === 'NotEnough' && !unreadable ? (
+            <button
+              type="button"
+              className="go second"
+              style={{ minHeight: 56, width: '100%', marginTop: 14 }}
+              onClick={() => book(true)}
+            >
+              It is poured: book what was more as found in the bottle
+            </button>
+          ) : null}
           <button
             type="button"
             className="go"
             style={{ minHeight: 64, width: '100%', fontSize: '1.25rem', marginTop: 14 }}
             disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt)}
-            onClick={book}
+            onClick={() => book()}
           >
             {plan.pouredAt ? 'Poured already' : pending ? 'Booking…' : `Book the pour, ${formatMl(total)}`}
           </button>

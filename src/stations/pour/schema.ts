@@ -1,4 +1,4 @@
-import { array, number, object, type InferType } from 'yup'
+import { array, boolean, number, object, type InferType } from 'yup'
 import { idSchema } from '@/session/idSchema'
 
 export const pourSchema = object({
@@ -19,5 +19,7 @@ export const pourSchema = object({
   )
     .min(1, 'Nothing is poured. Set an amount for at least one bottle.')
     .required(),
+  /** What was poured beyond a bottle's books is booked as found in it. */
+  findRest: boolean().optional(),
 })
 export type PourInput = InferType<typeof pourSchema>

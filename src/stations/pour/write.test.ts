@@ -1,4 +1,5 @@
 import { v7 as uuidv7 } from 'uuid'
+import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio } from '../../../tests/support/studio'
 import { undoMovement } from '@/db/ledger'
 import { endPool } from '@/db/pool'
@@ -65,6 +66,14 @@ describe('pouring a plan', () => {
       if (r.status === 'rejected') expect(r.reason.message).toMatch('This plan has been poured already')
     expect(await studio.holds(bottle)).toBe(44_000)
     expect(await pieces()).toHaveLength(1)
+  })
+
+  it('books what was poured beyond the books as found, where the maker says so', async () => {
+    const { studio, bottle, input } = await planned(10_000)
+    const pour = { ...input(), findRest: true }
+    await studio.run((tx) => pourPlan(tx, pour))
+    expect([await studio.holds(bottle), await studio.holds(pour.vesselId)]).toEqual([0, 16_000])
+    await expectBalanced(studio)
   })
 
   it('leaves everything as it was when a bottle holds too little', async () => {

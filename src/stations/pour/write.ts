@@ -19,6 +19,7 @@ export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ p
     vesselId: input.vesselId,
     title: plan.title,
     takes: input.takes,
+    findRest: input.findRest ?? false,
     at,
   })
   if (booked.replayed) {
