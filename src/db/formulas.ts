@@ -52,6 +52,16 @@ export function listFormulas(tx: Tx): Promise<Formula[]> {
   )
 }
 
+/** The spectra that were read of versions painted out, 36 bands, by `<formula> <version>`. */
+export async function readSpectra(tx: Tx): Promise<Map<string, number[]>> {
+  const rows = await tx.q<{ key: string; bands: number[] }>(
+    `select formula_id || ' ' || version as key, dry_reflectance as bands from formula_version
+     where studio_id = $1 and dry_reflectance is not null`,
+    [tx.studioId],
+  )
+  return new Map(rows.map((r) => [r.key, r.bands]))
+}
+
 /** One named colour. @throws NotFound */
 export async function findFormula(tx: Tx, id: string): Promise<Formula> {
   const [row] = await tx.q<Formula>(`select ${FORMULA} from formula f where f.studio_id = $1 and f.id = $2`, [

@@ -83,7 +83,7 @@ export function weighIn({ grossMg, tareMg, content, named }: WeighInInput): Weig
   const lostUl = Math.min(remainingUl, Math.round((restMg * remainingUl) / remainingMg))
   if (!named)
     throw new Invalid(
-      `The bottle lost ${formatMl(evaporatedUl + lostUl)}, and ${addedUl > 0 ? `only ${formatMl(addedUl)}` : 'no'} water was added that could evaporate. Say whether the rest dried, was spilled or stuck to the walls.`,
+      `The bottle lost ${formatMl(evaporatedUl + lostUl)}, and ${addedUl > 0 ? `only ${formatMl(addedUl)}` : 'no'} water was added that could evaporate. Say whether ${addedUl > 0 ? 'the rest' : 'it'} dried, was spilled or stuck to the walls.`,
       'named',
     )
   return {

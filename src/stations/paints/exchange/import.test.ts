@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../../tests/support/studio'
+import { listFormulas, measureFormula, saveFormula } from '@/db/formulas'
 import { endPool } from '@/db/pool'
 import { listSurfaces } from '@/db/surfaces'
 import { allMaterials } from '../queries'
@@ -12,7 +13,7 @@ import { readCsv } from './csv'
 import { exportCatalogue } from './export'
 import { guessMapping } from './fields'
 import { importFile, mappingFor, previewFile, readFile, type ReadFile } from './import'
-import { readCatalogue } from './json'
+import { readCatalogue, type Catalogue } from './json'
 
 afterAll(endPool)
 
@@ -96,6 +97,12 @@ describe('the catalogue as JSON', () => {
       await notePair(tx, { paintId: teal, otherId: navy, verdict: 'together', note: 'deep' })
       await saveOffer(tx, { id: uuidv7(), materialId: teal, supplier: 'Lockside', sizeUl: 60_000, listMinor: 990, terms: { kind: 'n-for-m', get: 3, pay: 2 }, startsOn: '2026-03-01', endsOn: '2026-03-14' }) // prettier-ignore
       await saveSurface(tx, { id: uuidv7(), kind: 'panel', name: 'Ferry panel', shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, grade: 'sale' }) // prettier-ignore
+      const night = { id: uuidv7(), name: 'Night', notes: 'the ferries', standsInFor: gone, targetHex: '#1d4464' }
+      const parts = (n: number) => [{ paintId: navy, parts: 1 }, { paintId: teal, parts: n }] // prettier-ignore
+      await saveFormula(tx, { ...night, requestId: uuidv7(), note: 'first', parts: parts(1) })
+      await saveFormula(tx, { ...night, requestId: uuidv7(), note: 'darker', parts: parts(3) })
+      const dryReflectance = Array.from({ length: 36 }, (_, i) => 0.05 + i / 1000)
+      await measureFormula(tx, { formulaId: night.id, version: 1, dryHex: '#1d4464', dryReflectance, wetHex: '#2c5475', mediumKind: 'conditioner', mediumShare: 0.5 }) // prettier-ignore
       await tx.q('update material set archived_at = now() where studio_id = $1 and id = $2', [tx.studioId, navy])
     })
     return studio
@@ -116,6 +123,31 @@ describe('the catalogue as JSON', () => {
     await other.run((tx) => tx.q('delete from paint_substitute where studio_id = $1', [tx.studioId]))
     expect(await bringIn(other, file)).toMatchObject({ added: 0, changed: 1, same: 7 })
     expect(await other.run(readCatalogue)).toEqual(JSON.parse(json))
+  })
+
+  it('brings named colours with what was measured of them, and of one that is here only what is newer', async () => {
+    const studio = await full()
+    const json = JSON.parse((await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string) as Catalogue
+    expect(json.formulas).toMatchObject([{ name: 'Night', notes: 'the ferries', standsInFor: { name: 'Aqua' }, versions: [{ note: 'first', dryHex: '#1d4464', mediumKind: 'conditioner' }, { note: 'darker', dryHex: null }] }]) // prettier-ignore
+    expect(json.formulas[0]!.versions[0]!.dryReflectance).toHaveLength(36)
+    const file = (value: unknown) => readFile(new TextEncoder().encode(JSON.stringify(value)))
+    const other = await makeStudio()
+    await bringIn(other, await file(json))
+    const [night] = await other.run(listFormulas)
+    expect(night!.versions.map((v) => [v.version, v.read])).toEqual([[2, false], [1, true]]) // prettier-ignore
+    // Its paints are calibrated from what came along.
+    const known = await other.run((tx) => tx.q<{ known: string }>(`select optics_known as known from paint p join material m on m.id = p.material_id where p.studio_id = $1 and m.name = 'Teal'`, [tx.studioId])) // prettier-ignore
+    expect(known[0]!.known).not.toBeNull()
+    const [colour] = json.formulas
+    const newest = { ...colour!.versions[1]!, note: 'lighter', parts: colour!.versions[1]!.parts.map((p, i) => ({ ...p, parts: 5 + i })) } // prettier-ignore
+    const strange = { ...colour!, name: 'Strange', versions: [{ ...newest, parts: [{ kind: 'paint', maker: '', line: '', name: 'Nowhere', parts: 1 }] }] } // prettier-ignore
+    const more = { ...json, formulas: [{ ...colour!, name: ' NIGHT', notes: 'theirs', versions: [...colour!.versions, newest] }, strange] } // prettier-ignore
+    for (const _ of [1, 2]) await bringIn(other, await file(more))
+    const after = await other.run(listFormulas)
+    expect(after.map((f) => [f.name, f.notes, f.versions.map((v) => v.note)])).toEqual([
+      ['Night', 'the ferries', ['lighter', 'darker', 'first']],
+    ])
+    await expect(bringIn(other, await file({ ...json, formulas: [{ ...colour!, versions: [] }] }))).rejects.toThrow('not a catalogue of Fika') // prettier-ignore
   })
 
   it('is refused with the entry that is wrong', async () => {

@@ -11,24 +11,12 @@ import { saveOffer } from '../stock/write'
 import { surfaceSchema } from '../surfaces/schema'
 import { saveSurface } from '../surfaces/write'
 import { notePair } from '../write'
+import { formulaSchema, readFormulas, writeFormulas, type JsonFormula } from './formulasJson'
+import { refSchema, type Ref } from './ref'
 import { keyOf, knownByKey, type Known } from './table'
 
 export const FORMAT = 'fika-catalogue'
 export const VERSION = 1
-
-/** A paint as others in the file refer to it. */
-const refSchema = object({
-  kind: string().default('paint'),
-  maker: string().defined(),
-  line: string().defined(),
-  name: string().required(),
-})
-export interface Ref {
-  readonly kind: string
-  readonly maker: string
-  readonly line: string
-  readonly name: string
-}
 
 const headSchema = object({
   format: string().oneOf([FORMAT]).required(),
@@ -48,6 +36,7 @@ const headSchema = object({
     offerSchema.omit(['id', 'materialId']).shape({ of: refSchema.required() }),
   ).default([]),
   surfaces: array(surfaceSchema.omit(['id'])).default([]),
+  formulas: array(formulaSchema).max(5_000).default([]),
 }) // prettier-ignore
 
 /** Materials with references by maker, line and name in place of ids. */
@@ -64,6 +53,7 @@ export interface Catalogue {
   readonly pairNotes: readonly { a: Ref; b: Ref; verdict: 'together' | 'never' | 'surprising'; note: string }[]
   readonly offers: readonly Record<string, unknown>[]
   readonly surfaces: readonly Record<string, unknown>[]
+  readonly formulas: readonly JsonFormula[]
 }
 
 /** Order that does not hang on ids, so that the same catalogue is the same file. */
@@ -108,6 +98,7 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
     surfaces: surfaces
       .map(({ id: _id, onHand: _n, eachMinor: _m, ...s }) => s)
       .sort((a, b) => inOrder(`${a.name} ${a.kind}`, `${b.name} ${b.kind}`)),
+    formulas: await readFormulas(tx, (id) => refs.get(id)!),
   }
 } // prettier-ignore
 
@@ -170,7 +161,7 @@ export function resolve(
   })
 }
 
-/** Writes what hangs between materials: put away, pair notes, offers and surfaces that are not here yet. */
+/** Writes what hangs between materials: put away, pair notes, offers, surfaces and named colours that are not here yet. */
 export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<string, string>): Promise<void> {
   const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput))
   const away = read.materials.filter((m) => m.archived).flatMap((m) => idOf(m.input) ?? [])
@@ -194,4 +185,5 @@ export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<st
   const shelf = await listSurfaces(tx)
   for (const s of read.head.surfaces)
     if (!shelf.some((h) => h.name === s.name && h.kind === s.kind)) await saveSurface(tx, { ...s, id: uuidv7() })
+  await writeFormulas(tx, read.head.formulas, idOf)
 }
