@@ -47,6 +47,7 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await should.getByLabel('Colour as six digits or L a b').fill('#1c5f70')
     await should.getByLabel('Colour as six digits or L a b').press('Enter')
     await pick(page, 'Good when', 'only side by side')
+    await should.getByLabel('Room left in the cup').fill('500 ml')
     await page.getByRole('button', { name: 'What to add' }).click()
     await page.locator('.mend-way').waitFor()
     await page.evaluate(() => window.scrollTo(0, 0))

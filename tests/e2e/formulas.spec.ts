@@ -91,10 +91,12 @@ test('a cup that came out wrong is mended by adding', async ({ page }) => {
   await typed.fill('#1c5f70')
   await typed.press('Enter')
   await pick(page, 'Good when', 'only side by side')
+  await should.getByLabel('Room left in the cup').fill('500 ml')
   await should.getByRole('button', { name: 'What to add' }).click()
   const result = page.getByRole('region', { name: 'What to add' })
   await expect(result).toContainText('The least that mends it')
   await expect(result.locator('.mend-add').first()).toContainText('+')
+  await expect(result).toContainText(/its carriers go in too: [\d.]+.ml Kvarnby Flow, .* more in all/)
 
   // A target no addition reaches is said to be one, with the nearest that can.
   await typed.fill('#ffffff')

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { choose, openDemo, startStudio } from '../support/people'
+import { openDemo, pick, startStudio } from '../support/people'
 
 test.describe('the door', () => {
   test('offers the demo studio only where Fika was started as a demo', async ({ page, browser }) => {
@@ -144,7 +144,7 @@ test('a bottle is weighed in, and a loss that water cannot explain is asked abou
   await page.getByRole('button', { name: 'Weigh in' }).click()
   await expect(page.getByText('Say whether it dried, was spilled or stuck to the walls')).toBeVisible()
   await expect(page.getByLabel('Scale shows')).toHaveValue('110 g')
-  await choose(page, 'What is missing was', 'spilled')
+  await pick(page, 'What is missing was', 'spilled')
   await page.getByRole('button', { name: 'Weigh in' }).click()
   await expect(page.getByTestId('bottle-ml')).toHaveAttribute('data-ul', '80000')
 })
