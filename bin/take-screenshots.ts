@@ -126,6 +126,7 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
       await page.getByRole('button', { name: /Take the weight/ }).click()
       await page.getByRole('heading', { name: new RegExp(`${n} of`) }).waitFor()
     }
+    await page.evaluate(() => window.scrollTo(0, 0))
   },
   'labels': async () => {
     await open('/rack/labels')

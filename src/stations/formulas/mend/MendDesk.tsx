@@ -13,7 +13,7 @@ import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf, packOptics } from '@/core/colour/packOptics'
 import { dryOf, wetDryShift } from '@/core/colour/wetDry'
 import { sureWords } from '@/core/colour/sureWords'
-import { formatMl, formatSmall } from '@/core/quantity/format'
+import { formatGrams, formatMl, formatSmall, massMg } from '@/core/quantity/format'
 import { DROP_UL } from '@/core/quantity/units'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/catalogue'
@@ -247,7 +247,7 @@ function Result({ found, asked, cup, besides }: { found: Mended; asked: Asked; c
               <b className="big">+{added(a)[0]}</b> <span>{added(a)[1]}</span>
               <Chip hex={asked.pool[a.paint]!.hex} sheen={asked.pool[a.paint]!.sheen!} size={40} />
               <span>
-                {asked.pool[a.paint]!.name} <small className="muted">{a.drops > MOST_DROPS ? `${a.drops} drops` : formatMl(a.ul)}</small>
+                {asked.pool[a.paint]!.name} <small className="muted">{a.drops > MOST_DROPS ? formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl)) : formatMl(a.ul)}</small>
               </span>
             </p>
           ))}
