@@ -45,6 +45,7 @@ export const BY_EYE_SIGMA = 0.2
 /** Water content after adding (or losing) water: w of a mix of `ul` µl now at `w`, after `waterUl` more. */
 export const wAfter = (w: number, ul: number, waterUl: number) =>
   ul > 0 ? Math.max(-0.9, w + (waterUl * (1 + w)) / ul) : w
+
 /** What a vessel holds in all, and how much of it is water that was added, µl. */
 export interface Watered {
   readonly ul: number
@@ -62,5 +63,6 @@ export function wAfterMixing(w: number, before: Watered, after: Watered): number
   const share = after.waterUl / after.ul
   return Math.max(-0.9, (share - own) / (1 - share))
 }
+
 /** Volume of undiluted mix in `ul` µl at `w`. */
 export const undiluted = (w: number, ul: number) => ul / (1 + w)

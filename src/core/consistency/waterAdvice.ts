@@ -43,6 +43,7 @@ export interface WaterAdvice {
 
 /** Pouring medium thins this much as well as water, by volume. From memory; a start value. */
 export const MEDIUM_THINS = 0.35
+
 /**
  * Water as far as the house's limit lets it, and medium that does the rest, µl.
  * @param wantedUl water that would do it alone

@@ -19,6 +19,15 @@ export const contentKey = (content: readonly Portion[]) =>
     .sort()
     .join(' ')
 
+/** So much of a content, every lot in proportion: whole microlitres that sum to `ul` exactly, nothing of 0. */
+export function inProportion(content: readonly Portion[], ul: number): Portion[] {
+  const shares = apportion(
+    ul,
+    content.map((p) => p.ul),
+  )
+  return content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
+}
+
 /**
  * What leaves a vessel when `ul` is taken: every lot in proportion, whole microlitres, summing to `ul` exactly.
  * @throws NotEnough naming the vessel, with what to do
@@ -30,11 +39,7 @@ export function takeFrom(vessel: { id: string; label: string; content: readonly 
       `${vessel.label} holds ${formatMl(have)} and ${formatMl(ul)} is wanted. Mix ${formatMl(ul - have)} more, or take less.`,
       { vesselId: vessel.id, haveUl: have, needUl: ul },
     )
-  const shares = apportion(
-    ul,
-    vessel.content.map((p) => p.ul),
-  )
-  return vessel.content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
+  return inProportion(vessel.content, ul)
 }
 
 /**
@@ -45,7 +50,5 @@ export function takeFrom(vessel: { id: string; label: string; content: readonly 
 export function takePoured(vessel: { id: string; label: string; content: readonly Portion[] }, ul: number): { taken: Portion[]; found: Portion[] } {
   const have = contentUl(vessel.content)
   if (have === 0 || ul <= have) return { taken: takeFrom(vessel, ul), found: [] }
-  const shares = apportion(ul - have, vessel.content.map((p) => p.ul))
-  const found = vessel.content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
-  return { taken: takeFrom(vessel, have), found }
+  return { taken: takeFrom(vessel, have), found: inProportion(vessel.content, ul - have) }
 } // prettier-ignore

@@ -1,7 +1,6 @@
 import { Invalid } from '../errors'
 import { formatMl } from '../quantity/format'
-import { apportion } from '../mix/apportion'
-import { contentUl, type Portion } from './content'
+import { contentUl, inProportion, type Portion } from './content'
 
 /** Where a loss went that the water added to a mix cannot explain. */
 export const LOSSES = ['dried', 'spilled', 'residue'] as const
@@ -55,14 +54,14 @@ export function weighIn({ grossMg, tareMg, content, named }: WeighInInput): Weig
   if (Math.abs(diffMg) < density) return { measuredUl: bookedUl, ...none }
   if (diffMg > 0) {
     const gainUl = Math.round(diffMg / density)
-    return { measuredUl: bookedUl + gainUl, ...none, gained: split(gainUl, content) }
+    return { measuredUl: bookedUl + gainUl, ...none, gained: inProportion(content, gainUl) }
   }
   const water = content.filter((p) => p.isWater)
   const addedUl = contentUl(water)
   const waterDensity = water[0]?.densityGPerMl ?? WATER_G_PER_ML
   const lossMg = -diffMg
   const evaporatedUl = Math.min(addedUl, Math.round(lossMg / waterDensity))
-  const evaporated = evaporatedUl > 0 ? split(evaporatedUl, water) : []
+  const evaporated = evaporatedUl > 0 ? inProportion(water, evaporatedUl) : []
   const restMg = lossMg - evaporatedUl * waterDensity
   if (restMg < density) return { measuredUl: bookedUl - evaporatedUl, ...none, evaporated, waterUl: evaporatedUl }
   const remaining = content.map((p) => ({
@@ -91,7 +90,7 @@ export function weighIn({ grossMg, tareMg, content, named }: WeighInInput): Weig
     measuredUl: remainingUl - lostUl,
     evaporated,
     waterUl: evaporatedUl,
-    lost: split(lostUl, remaining),
+    lost: inProportion(remaining, lostUl),
   }
 }
 
@@ -107,13 +106,5 @@ function dry(mg: number, content: WeighInInput['content']): Portion[] {
       'named',
     )
   const moistMg = moist.reduce((sum, p) => sum + p.ul * p.densityGPerMl, 0)
-  return split(Math.min(insideUl, Math.round((mg * insideUl) / moistMg)), moist)
-}
-
-function split(ul: number, content: readonly Portion[]): Portion[] {
-  const shares = apportion(
-    ul,
-    content.map((p) => p.ul),
-  )
-  return content.map((p, i) => ({ lotId: p.lotId, ul: shares[i]! })).filter((p) => p.ul > 0)
+  return inProportion(moist, Math.min(insideUl, Math.round((mg * insideUl) / moistMg)))
 }

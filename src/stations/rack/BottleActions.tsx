@@ -128,7 +128,9 @@ export function BottleActions({
               <Input size="large" value={tare} placeholder="28 g" onChange={(e) => setTare(e.target.value)} />
             </label>
           </div>
-          <p className="muted">Weigh in grams. A loss is booked as water that was added first.</p>
+          <p className="muted">
+            Weigh in grams. A loss is taken for evaporated water first, as far as water was added.
+          </p>
           {scale.here ? (
             <p>
               <Button disabled={scale.settledG === null} onClick={() => setGross(`${scale.settledG!.toFixed(1)} g`)}>

@@ -58,12 +58,17 @@ export async function readFormulas(tx: Tx, refOf: (paintId: string) => Ref): Pro
 
 /**
  * Brings named colours in. One that is not here comes with all its versions; one whose name is here only gets the
- * newest of the file, where none of its own is like it. A colour of which a paint leads nowhere is left out.
+ * newest of the file, where none of its own is like it. A version of which a paint
+ * leads nowhere is left out, and a name the file has twice counts once.
  */
 export async function writeFormulas(tx: Tx, list: readonly JsonFormula[], idOf: (r: Ref) => string | undefined): Promise<void> {
   const here = new Map((await listFormulas(tx)).map((f) => [f.name.trim().toLowerCase(), f]))
+  const done = new Set<string>()
   for (const f of list) {
-    const known = here.get(f.name.toLowerCase())
+    const name = f.name.toLowerCase()
+    const known = here.get(name)
+    if (done.has(name)) continue
+    done.add(name)
     const id = known?.id ?? uuidv7()
     const standsInFor = known ? known.standsInFor : f.standsInFor ? (idOf(f.standsInFor as Ref) ?? null) : null
     for (const v of known ? f.versions.slice(-1) : f.versions) {
