@@ -65,7 +65,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
   const [air, waste] = [await sink(tx, 'air'), await sink(tx, 'waste')]
   const id = weigh.vesselId
   let measuredUl: number | null = null
-  let [beforeUl, waterUl] = [0, 0]
+  let moved = { beforeUl: 0, afterUl: 0, waterUl: 0 }
   const booked = await book(tx, {
     kind: 'weigh-in',
     requestId: weigh.requestId,
@@ -90,8 +90,8 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       })
       const found = weighIn({ grossMg: weigh.grossMg, tareMg: weigh.tareMg, content, named: weigh.named })
       measuredUl = found.measuredUl
-      beforeUl = contentUl(content)
-      waterUl = found.waterUl
+      const beforeUl = contentUl(content)
+      moved = { beforeUl, afterUl: beforeUl - contentUl(found.evaporated), waterUl: -found.waterUl }
       return [
         ...found.evaporated.map((p) => ({ ...p, from: id, to: air })),
         ...found.lost.map((p) => ({ ...p, from: id, to: waste })),
@@ -99,7 +99,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
       ]
     },
   })
-  if (!booked.replayed && waterUl > 0) await moveWater(tx, id, { beforeUl, afterUl: measuredUl!, waterUl: -waterUl })
+  if (!booked.replayed && moved.waterUl < 0) await moveWater(tx, id, moved)
   if (!booked.replayed)
     await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
       tx.studioId,

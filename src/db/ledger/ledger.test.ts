@@ -150,6 +150,10 @@ describe('weigh-in', () => {
     await expect(studio.run((tx) => weighInBottle(tx, low))).rejects.toThrow('Say whether the rest dried, was spilled')
     await studio.run((tx) => weighInBottle(tx, { ...low, requestId: uuidv7(), named: 'spilled' }))
     await expectBalanced(studio)
+    // All of its water is gone, and what was spilled took its share of that loss along: half of the paint is left.
+    const left = await studio.run((tx) => findBottle(tx, bottle))
+    expect(left.ul).toBe(50_000)
+    expect(left.evaporatedUl).toBe(10_000)
   })
   it('books what dried out of paint and medium by its weight, with the water that brings it back, and undoes it', async () => {
     const studio = await makeStudio()

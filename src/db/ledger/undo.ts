@@ -121,8 +121,8 @@ async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<v
       note(l.to, l.ul, Math.round((l.ul * (dried.get(l.lotId) ?? 1)) / WATER_G_PER_ML))
   }
   for (const [id, { ul, waterUl }] of moved) {
-    const [now] = await tx.q<{ ul: number }>('select coalesce(sum(ul), 0)::bigint as ul from vessel_content where studio_id = $1 and vessel_id = $2', [tx.studioId, id]) // prettier-ignore
-    await moveWater(tx, id, { beforeUl: now!.ul - ul, afterUl: now!.ul, waterUl })
+    const afterUl = (await watered(tx, id)).ul
+    await moveWater(tx, id, { beforeUl: afterUl - ul, afterUl, waterUl })
   }
 }
 

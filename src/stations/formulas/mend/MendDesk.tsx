@@ -82,13 +82,10 @@ export function MendDesk({
   const dried = useMemo(() => {
     if (!seen) return undefined
     if (!wet) return seen
-    const shift = wetDryShift(
-      pairsOf(wetDry),
-      carriedUl > 0 ? 'pouring medium' : null,
-      carriedUl > 0 ? 0.66 : 0,
-    )
+    const share = carriedUl > 0 ? carriedUl / (carriedUl + view.batchUl) : 0
+    const shift = wetDryShift(pairsOf(wetDry), carriedUl > 0 ? 'pouring medium' : null, share)
     return { ...seen, reflectance: null, hex: showOnScreen(dryOf(hexToLab(seen.hex), shift)).hex }
-  }, [seen, wet, wetDry, carriedUl])
+  }, [seen, wet, wetDry, carriedUl, view.batchUl])
   const nowHex = dried?.hex ?? cupHex
   const run = () => {
     if (!target || used.length === 0) return
