@@ -12,7 +12,7 @@ import { writeXlsx } from './xlsx'
 export const FORMATS = {
   csv: ['text/csv; charset=utf-8', 'every column, for any spreadsheet'],
   xlsx: ['application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'the same as a workbook'],
-  json: ['application/json', 'everything: pair notes, offers, surfaces and named colours too'],
+  json: ['application/json', 'everything: pair notes, offers, surfaces, named colours and recipes too'],
   gpl: ['text/plain; charset=utf-8', 'swatches as a GIMP palette'],
   cxf: ['application/xml', 'swatches as CxF3 (ISO 17972)'],
 } as const

@@ -1,8 +1,17 @@
 import { array, number, object, string, type InferType } from 'yup'
 import { v7 as uuidv7 } from 'uuid'
 import { MEDIUM_KINDS, type MediumKind } from '@/core/paint/properties'
-import { listFormulas, measureFormula, readSpectra, sameParts, saveFormula, type FormulaPart } from '@/db/formulas'
+import {
+  listFormulas,
+  measureFormula,
+  readSpectra,
+  sameParts,
+  saveFormula,
+  type Formula,
+  type FormulaPart,
+} from '@/db/formulas'
 import type { Tx } from '@/db/withStudio'
+import { toBring } from './named'
 import { refSchema, type Ref } from './ref'
 
 const colour = string()
@@ -58,20 +67,12 @@ export async function readFormulas(tx: Tx, refOf: (paintId: string) => Ref): Pro
 
 /**
  * Brings named colours in. One that is not here comes with all its versions; one whose name is here only gets the
- * newest of the file, where none of its own is like it. A version of which a paint
- * leads nowhere is left out, and a name the file has twice counts once.
+ * newest of the file, where none of its own is like it. A version of which a paint leads nowhere is left out.
  */
 export async function writeFormulas(tx: Tx, list: readonly JsonFormula[], idOf: (r: Ref) => string | undefined): Promise<void> {
-  const here = new Map((await listFormulas(tx)).map((f) => [f.name.trim().toLowerCase(), f]))
-  const done = new Set<string>()
-  for (const f of list) {
-    const name = f.name.toLowerCase()
-    const known = here.get(name)
-    if (done.has(name)) continue
-    done.add(name)
-    const id = known?.id ?? uuidv7()
+  for (const { item: f, id, known, versions } of toBring<JsonFormula['versions'][number], JsonFormula, Formula>(list, await listFormulas(tx))) {
     const standsInFor = known ? known.standsInFor : f.standsInFor ? (idOf(f.standsInFor as Ref) ?? null) : null
-    for (const v of known ? f.versions.slice(-1) : f.versions) {
+    for (const v of versions) {
       const parts = v.parts.flatMap((p): FormulaPart[] => { const paintId = idOf(p as Ref); return paintId ? [{ paintId, parts: p.parts }] : [] })
       if (parts.length < v.parts.length || known?.versions.some((own) => sameParts(own.parts, parts))) continue
       const version = await saveFormula(tx, { requestId: uuidv7(), id, name: known?.name ?? f.name, notes: known?.notes ?? f.notes, standsInFor, note: v.note, targetHex: v.targetHex, parts })

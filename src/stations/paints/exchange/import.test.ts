@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../../tests/support/studio'
 import { listFormulas, measureFormula, saveFormula } from '@/db/formulas'
 import { endPool } from '@/db/pool'
+import { listRecipes, saveRecipe } from '@/db/recipes'
 import { listSurfaces } from '@/db/surfaces'
 import { allMaterials } from '../queries'
 import { saveOffer } from '../stock/write'
@@ -103,6 +104,12 @@ describe('the catalogue as JSON', () => {
       await saveFormula(tx, { ...night, requestId: uuidv7(), note: 'darker', parts: parts(3) })
       const dryReflectance = Array.from({ length: 36 }, (_, i) => 0.05 + i / 1000)
       await measureFormula(tx, { formulaId: night.id, version: 1, dryHex: '#1d4464', dryReflectance, wetHex: '#2c5475', mediumKind: 'conditioner', mediumShare: 0.5 }) // prettier-ignore
+      const body = { paints: [{ id: teal, parts: '2' }, { id: navy, parts: '1' }], mediums: [{ id: flow, parts: '1' }], ratio: '2 : 1', waterId: '', waterParts: '0.5', drops: [], steps: ['strain'], role: 'pour', technique: 'straight' } // prettier-ignore
+      const recipe = { id: uuidv7(), name: 'Night pour' }
+      await saveRecipe(tx, { ...recipe, requestId: uuidv7(), note: 'first', body })
+      await saveRecipe(tx, { ...recipe, requestId: uuidv7(), note: 'thinner', body: { ...body, ratio: '3 : 1' } })
+      // What a bottle of the rack goes into stays with the rack.
+      await saveRecipe(tx, { id: uuidv7(), name: 'From a base', requestId: uuidv7(), note: '', body: { ...body, mediums: [{ id: uuidv7(), parts: '1' }] } }) // prettier-ignore
       await tx.q('update material set archived_at = now() where studio_id = $1 and id = $2', [tx.studioId, navy])
     })
     return studio
@@ -149,6 +156,25 @@ describe('the catalogue as JSON', () => {
       ['Night', 'the ferries', ['lighter', 'darker', 'first']],
     ])
     await expect(bringIn(other, await file({ ...json, formulas: [{ ...colour!, versions: [] }] }))).rejects.toThrow('not a catalogue of Fika') // prettier-ignore
+  })
+
+  it('brings named recipes, and of one that is here only what is newer', async () => {
+    const studio = await full()
+    const json = JSON.parse((await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string) as Catalogue
+    expect(json.recipes).toMatchObject([{ name: 'Night pour', versions: [{ note: 'first', ratio: '2 : 1', paints: [{ name: 'Teal', parts: '2' }, { name: 'Navy' }], mediums: [{ kind: 'medium', name: 'Flow' }] }, { note: 'thinner' }] }]) // prettier-ignore
+    const file = (value: unknown) => readFile(new TextEncoder().encode(JSON.stringify(value)))
+    const other = await makeStudio()
+    await bringIn(other, await file(json))
+    const notes = async () => (await other.run((tx) => listRecipes<{ steps: string[] }>(tx))).map((r) => [r.name, r.versions.map((v) => v.note)]) // prettier-ignore
+    expect(await notes()).toEqual([['Night pour', ['thinner', 'first']]])
+    const [recipe] = json.recipes
+    const newest = { ...recipe!.versions[1]!, note: 'for swipes', role: 'swipe' as const }
+    const strange = { name: 'Strange', versions: [{ ...newest, paints: [{ kind: 'paint', maker: '', line: '', name: 'Nowhere', parts: '1' }] }] } // prettier-ignore
+    const more = { ...json, recipes: [{ name: 'NIGHT pour', versions: [...recipe!.versions, newest] }, strange, strange] } // prettier-ignore
+    await bringIn(other, await file(more))
+    await bringIn(other, await file(more))
+    expect(await notes()).toEqual([['Night pour', ['for swipes', 'thinner', 'first']]])
+    await expect(bringIn(other, await file({ ...json, recipes: [{ ...recipe!, versions: [{ ...newest, role: 'hat' }] }] }))).rejects.toThrow('not a catalogue of Fika') // prettier-ignore
   })
 
   it('is refused with the entry that is wrong', async () => {

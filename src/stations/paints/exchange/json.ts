@@ -12,6 +12,7 @@ import { surfaceSchema } from '../surfaces/schema'
 import { saveSurface } from '../surfaces/write'
 import { notePair } from '../write'
 import { formulaSchema, readFormulas, writeFormulas, type JsonFormula } from './formulasJson'
+import { readRecipes, recipeSchema, writeRecipes, type JsonRecipe } from './recipesJson'
 import { refSchema, type Ref } from './ref'
 import { keyOf, knownByKey, type Known } from './table'
 
@@ -37,6 +38,7 @@ const headSchema = object({
   ).default([]),
   surfaces: array(surfaceSchema.omit(['id'])).default([]),
   formulas: array(formulaSchema).max(5_000).default([]),
+  recipes: array(recipeSchema).max(5_000).default([]),
 }) // prettier-ignore
 
 /** Materials with references by maker, line and name in place of ids. */
@@ -54,6 +56,7 @@ export interface Catalogue {
   readonly offers: readonly Record<string, unknown>[]
   readonly surfaces: readonly Record<string, unknown>[]
   readonly formulas: readonly JsonFormula[]
+  readonly recipes: readonly JsonRecipe[]
 }
 
 /** Order that does not hang on ids, so that the same catalogue is the same file. */
@@ -99,6 +102,7 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
       .map(({ id: _id, onHand: _n, eachMinor: _m, ...s }) => s)
       .sort((a, b) => inOrder(`${a.name} ${a.kind}`, `${b.name} ${b.kind}`)),
     formulas: await readFormulas(tx, (id) => refs.get(id)!),
+    recipes: await readRecipes(tx, (id) => refs.get(id)),
   }
 } // prettier-ignore
 
@@ -161,7 +165,7 @@ export function resolve(
   })
 }
 
-/** Writes what hangs between materials: put away, pair notes, offers, surfaces and named colours that are not here yet. */
+/** Writes what hangs between materials: put away, pair notes, offers, surfaces, named colours and recipes that are not here yet. */
 export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<string, string>): Promise<void> {
   const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput))
   const away = read.materials.filter((m) => m.archived).flatMap((m) => idOf(m.input) ?? [])
@@ -186,4 +190,5 @@ export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<st
   for (const s of read.head.surfaces)
     if (!shelf.some((h) => h.name === s.name && h.kind === s.kind)) await saveSurface(tx, { ...s, id: uuidv7() })
   await writeFormulas(tx, read.head.formulas, idOf)
+  await writeRecipes(tx, read.head.recipes, idOf)
 }
