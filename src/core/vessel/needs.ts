@@ -1,5 +1,5 @@
 import { DROP_UL } from '../quantity/units'
-import { formatMl, formatSmall, formatSmallBeside } from '../quantity/format'
+import { formatMl, formatSmall, formatSmallBeside, isCounted } from '../quantity/format'
 import { thinWithin } from '../consistency/waterAdvice'
 import { sinceRead, type Read, type SinceRead } from './thickening'
 import { CHECK_AFTER_DAYS, LOW_SHARE, USUAL_CAPACITY_UL } from './level'
@@ -49,8 +49,7 @@ const EVAPORATED_SHARE = 0.01
 
 const drops = (ul: number) => {
   const least = Math.max(DROP_UL, ul)
-  const [said, beside] = [formatSmall(least), formatSmallBeside(least)]
-  return said.includes('drop') ? said : `${said} (${beside})`
+  return isCounted(least) ? formatSmall(least) : `${formatSmall(least)} (${formatSmallBeside(least)})`
 }
 const days = (ms: number) => {
   const n = Math.max(1, Math.round(ms / DAY))

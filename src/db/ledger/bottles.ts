@@ -3,7 +3,7 @@ import { contentKey, contentUl, takeFrom } from '@/core/vessel/content'
 import { weighIn, type Loss } from '@/core/vessel/weighIn'
 import type { Tx } from '../withStudio'
 import { book, type Booked } from './book'
-import { sink } from './lots'
+import { lotFacts, sink } from './lots'
 import { moveWater } from './water'
 
 interface Take {
@@ -77,17 +77,11 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
     async decide(held) {
       if (weigh.heldAs !== undefined && contentKey(held(id).content) !== weigh.heldAs)
         throw new Conflict(`${held(id).label} has changed since it was weighed. Weigh it again.`)
-      const facts = await tx.q<{ id: string; water: boolean; density: number; solids: number }>(
-        `select l.id, m.kind = 'water' as water, m.density_g_per_ml as density, m.solids
-         from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
-         where l.studio_id = $1 and l.id = any ($2)`,
-        [tx.studioId, held(id).content.map((p) => p.lotId)],
+      const facts = await lotFacts(
+        tx,
+        held(id).content.map((p) => p.lotId),
       )
-      const byLot = new Map(facts.map((f) => [f.id, f]))
-      const content = held(id).content.map((p) => {
-        const fact = byLot.get(p.lotId)!
-        return { ...p, isWater: fact.water, densityGPerMl: fact.density, solids: fact.solids }
-      })
+      const content = held(id).content.map((p) => ({ ...p, ...facts.get(p.lotId)! }))
       const found = weighIn({ grossMg: weigh.grossMg, tareMg: weigh.tareMg, content, named: weigh.named })
       measuredUl = found.measuredUl
       const beforeUl = contentUl(content)

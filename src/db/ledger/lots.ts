@@ -71,6 +71,17 @@ export interface FromBottle {
 export type Source = Wanted | FromBottle
 export const isMaterial = (s: Source): s is Wanted => 'materialId' in s
 
+/** What the books need to know of lots to weigh them, by lot. */
+export async function lotFacts(tx: Tx, lotIds: readonly string[]) {
+  const rows = await tx.q<{ id: string; isWater: boolean; densityGPerMl: number; solids: number }>(
+    `select l.id, m.kind = 'water' as "isWater", m.density_g_per_ml as "densityGPerMl", m.solids
+     from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     where l.studio_id = $1 and l.id = any ($2)`,
+    [tx.studioId, lotIds],
+  )
+  return new Map(rows.map(({ id, ...facts }) => [id, facts]))
+}
+
 /** Every bottle among the sources once, with all that is taken of it. */
 export function perBottle(sources: readonly Source[]): FromBottle[] {
   const by = new Map<string, number>()

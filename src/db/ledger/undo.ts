@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Tx } from '../withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
+import { lotFacts } from './lots'
 import { recall } from './transfer'
 import { mixedIn, moveWater, watered } from './water'
 
@@ -109,7 +110,13 @@ async function follow(
 async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<void> {
   if (kind !== 'water' && kind !== 'weigh-in') return
   const [air] = await tx.q<{ id: string }>(`select id from vessel where studio_id = $1 and kind = 'air'`, [tx.studioId])
-  const dried = await driedGPerMl(tx, kind === 'weigh-in' ? back.map((l) => l.lotId) : [])
+  const lotIds = back.map((l) => l.lotId)
+  const facts = await lotFacts(tx, lotIds)
+  // What dried out of paint and medium was booked as so much of them as it weighed.
+  const waterIn = ({ lotId, ul }: Line) => {
+    const { isWater, densityGPerMl } = facts.get(lotId)!
+    return isWater ? ul : Math.round((ul * densityGPerMl) / WATER_G_PER_ML)
+  }
   const moved = new Map<string, { ul: number; waterUl: number }>()
   const note = (id: string, ul: number, waterUl: number) => {
     const before = moved.get(id)
@@ -117,22 +124,10 @@ async function undoWater(tx: Tx, kind: string, back: readonly Line[]): Promise<v
   }
   for (const l of back) {
     if (kind === 'water' && l.from) note(l.from, -l.ul, -l.ul)
-    if (kind === 'weigh-in' && l.from === air?.id && l.to)
-      note(l.to, l.ul, Math.round((l.ul * (dried.get(l.lotId) ?? 1)) / WATER_G_PER_ML))
+    if (kind === 'weigh-in' && l.from === air?.id && l.to) note(l.to, l.ul, waterIn(l))
   }
   for (const [id, { ul, waterUl }] of moved) {
     const afterUl = (await watered(tx, id)).ul
     await moveWater(tx, id, { beforeUl: afterUl - ul, afterUl, waterUl })
   }
-}
-
-/** Densities of the lots that are not water: what dries out of them was booked as so much of them as it weighed. */
-async function driedGPerMl(tx: Tx, lotIds: readonly string[]): Promise<Map<string, number>> {
-  if (lotIds.length === 0) return new Map()
-  const rows = await tx.q<{ id: string; density: number }>(
-    `select l.id, m.density_g_per_ml as density from lot l join material m on m.studio_id = l.studio_id and m.id = l.material_id
-     where l.studio_id = $1 and l.id = any ($2) and m.kind <> 'water'`,
-    [tx.studioId, lotIds],
-  )
-  return new Map(rows.map((r) => [r.id, r.density]))
 }
