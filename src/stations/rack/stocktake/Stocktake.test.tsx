@@ -114,6 +114,13 @@ describe('a stocktake on the screen', () => {
     expect(kinds()).toEqual(['evaporation'])
     expect(book().disabled).toBe(false)
   })
+  it('a loss that is explained keeps its place: Z still takes back what was weighed last', async () => {
+    show([weight(Teal, -30_000), weight(Navy, 0)])
+    await act(async () => void fireEvent.click(screen.getByText('It dried')))
+    expect(rows().map((r) => r.querySelector('b')!.textContent)).toEqual(['Navy', 'Teal'])
+    await press('z')
+    expect(dropWeightAction).toHaveBeenCalledWith({ vesselId: 'Navy', requestId: 'r Navy' })
+  })
   it('takes the last own weight back on Z, and weighs that bottle again', async () => {
     show([weight(Navy, 0), weight(Cream, 0, { mine: false })])
     await press('z')

@@ -27,7 +27,7 @@ import { useWeights } from './useWeights'
 
 /** Along the shelf with the scale: bottle after bottle, every difference explained, all of it booked at the end. */
 export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToWeigh[]; first: readonly Weight[]; units: UnitSystem; zone: string; today: string }) {
-  const { weights, put, drop, dropAll } = useWeights(first)
+  const { weights, put, name, drop, dropAll } = useWeights(first)
   const [at, setAt] = useState<string>()
   const [typed, setTyped] = useState('')
   const [tare, setTare] = useState('')
@@ -103,10 +103,10 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
       'Stocktake booked',
     )
   }
-  const name = (weight: Weight, named: Loss) =>
+  const explainLoss = ({ vesselId, requestId }: Weight, named: Loss) =>
     keep(
-      () => nameLossAction({ vesselId: weight.vesselId, requestId: weight.requestId, named }),
-      () => put({ ...weight, named }),
+      () => nameLossAction({ vesselId, requestId, named }),
+      () => name(requestId, named),
     )
   const refusal = notBooked ?? notKept
 
@@ -192,7 +192,7 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
                         <div style={{ marginTop: 6 }}>
                           <Segmented<Loss | ''>
                             value={weight.named ?? ''}
-                            onChange={(v) => v && name(weight, v)}
+                            onChange={(v) => v && explainLoss(weight, v)}
                             options={[
                               { value: 'dried', label: 'It dried' },
                               { value: 'spilled', label: 'It was spilled' },

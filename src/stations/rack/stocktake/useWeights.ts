@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import type { Loss } from '@/core/vessel/weighIn'
 import type { Weight } from '@/db/stocktake'
 import { useLive } from '@/ui/useLive'
 
@@ -24,6 +25,8 @@ export function useWeights(first: readonly Weight[]) {
   )
   return {
     weights,
+    /** Says where the loss of a weight went; it keeps its place among the others. */
+    name: (requestId: string, named: Loss) => setWeights((old) => old.map((w) => (w.requestId === requestId ? { ...w, named } : w))), // prettier-ignore
     put: (w: Weight) => setWeights((old) => [...without(old, w.vesselId), w]),
     drop: (vesselId: string) => setWeights((old) => without(old, vesselId)),
     dropAll: (requestIds: readonly string[]) => setWeights((old) => old.filter((w) => !requestIds.includes(w.requestId))), // prettier-ignore
