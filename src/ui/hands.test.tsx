@@ -38,6 +38,14 @@ describe('one key for the hand', () => {
     expect(next).not.toHaveBeenCalled()
     expect(key(document.body, { key: 'z' })).toBe(true)
   })
+  it('says when it was pressed, however late the page hears of it', () => {
+    const next = jest.fn()
+    render(<Hand next={next} />)
+    const pressed = new KeyboardEvent('keydown', { key: ' ', bubbles: true })
+    Object.defineProperty(pressed, 'timeStamp', { value: 1234.5 })
+    fireEvent(document.body, pressed)
+    expect(next).toHaveBeenCalledWith(1234.5)
+  })
   it('does what is on the screen now, and nothing once it is gone', () => {
     const [before, after] = [jest.fn(), jest.fn()]
     const { rerender, unmount } = render(<Hand next={before} />)
@@ -61,23 +69,23 @@ describe('a stopwatch on one key', () => {
     const tries: number[] = []
     const { result } = renderHook(() => useStopwatch((s) => tries.push(s)))
     expect(result.current).toMatchObject({ running: false, seconds: 0 })
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     expect(result.current.running).toBe(true)
     at += 2340
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     expect(tries).toEqual([2.34])
     expect(result.current).toMatchObject({ running: false, seconds: 0 })
   })
   it('a bounce of the key is no try', () => {
     const tries: number[] = []
     const { result } = renderHook(() => useStopwatch((s) => tries.push(s)))
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     at += 40
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     expect(tries).toEqual([])
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     at += 41
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     expect(tries).toEqual([0.041])
   })
 })

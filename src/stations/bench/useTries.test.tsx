@@ -20,9 +20,9 @@ function open() {
     }),
   )
   const time = (seconds: number) => {
-    act(() => result.current.press())
+    act(() => result.current.press(at))
     at += 1000 * seconds
-    act(() => result.current.press())
+    act(() => result.current.press(at))
   }
   return { kept, view: () => result.current, time, clear: () => clear() }
 }

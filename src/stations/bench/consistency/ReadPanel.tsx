@@ -46,7 +46,7 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
       <Segmented<'stopwatch' | 'flow cup'> block value={how} onChange={setHow} options={[{ value: 'stopwatch', label: 'Time the mound' }, { value: 'flow cup', label: 'Flow cup' }]} style={{ marginBottom: 12 }} />
       {how === 'stopwatch' ? (
         <>
-          <button type="button" className="watch" onClick={watch.press} disabled={pending}>
+          <button type="button" className="watch" onClick={(e) => watch.press(e.timeStamp)} disabled={pending}>
             <span className="big" data-testid="watch">
               {(watch.running ? watch.seconds : (watch.tries.at(-1) ?? 0)).toFixed(1)} s
             </span>

@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react'
 import { createPortal } from 'react-dom'
-import { useHandKeys } from '@/ui/useHandKeys'
+import { useHandKeys, type Press } from '@/ui/useHandKeys'
 
 /** Where the one big key is drawn, and whether something is on its way. */
 export const KeyPlace = createContext<{ place: HTMLElement | null; busy: boolean }>({ place: null, busy: false })
@@ -11,14 +11,14 @@ export const KeyPlace = createContext<{ place: HTMLElement | null; busy: boolean
  * The one big key: what it does now. Each step draws its own, at the foot of the screen; Space presses it.
  * @param always works while something is on its way, like a stopwatch must
  */
-export function StepKey({ label, next, always = false }: { label: string; next: () => void; always?: boolean }) {
+export function StepKey({ label, next, always = false }: { label: string; next: Press; always?: boolean }) {
   const { place, busy } = useContext(KeyPlace)
   const held = busy && !always
   const press = held ? undefined : next
   useHandKeys({ next: press })
   if (!place) return null
   return createPortal(
-    <button type="button" className="guide-key guide-next" onClick={press} disabled={held}>
+    <button type="button" className="guide-key guide-next" onClick={(e) => press?.(e.timeStamp)} disabled={held}>
       {label} <kbd>Space</kbd>
     </button>,
     place,

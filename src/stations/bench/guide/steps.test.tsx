@@ -143,7 +143,7 @@ describe('pouring a line', () => {
 describe('judging', () => {
   it('times the mound by the key and sends the middle of three', () => {
     let at = 0
-    jest.spyOn(performance, 'now').mockImplementation(() => at)
+    jest.spyOn(Event.prototype, 'timeStamp', 'get').mockImplementation(() => at)
     const step = open(JudgeStep, judging)
     for (const seconds of [3, 3.4, 3.2]) {
       step.press()
