@@ -145,7 +145,10 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   await expect(page.locator('.guide')).toHaveAttribute('data-step', 'pour')
   await steady(page)
   await page.getByLabel(/^Typed: /).fill('1 ml')
+  // It waits for the undo before it: what is still to pour stands only once both are kept.
+  const kept = page.waitForResponse((r) => Boolean(r.request().postData()?.includes('"ul":1000')))
   await page.getByLabel(/^Typed: /).press('Enter')
+  await kept
   await expect(page.locator('.guide')).toHaveAttribute('data-step', /pour|stir/)
   for (let i = 0; i < 3 && (await step(page)) === 'pour'; i++) await pourLine(page)
   await expect(title(page)).toHaveText('Stir')
