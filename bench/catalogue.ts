@@ -22,7 +22,19 @@ export function list(count: number, from = 0): string {
   const rows = Array.from({ length: count }, (_, k) => {
     const i = from + k
     const hex = (((i % 500) * 33_461) % 0xffffff).toString(16).padStart(6, '0')
-    return [makers[i % 8], `Line ${i % 9}`, `${words[i % 10]} ${i}`, i % 2 ? 'PB29 PW6' : 'PR254', bodies[i % 6], opacities[i % 4], sheens[i % 5], `#${hex}`, '60 ml', (3 + (i % 90) / 10).toFixed(2), i % 3 ? 'sea' : 'house; sea'].join(',') // prettier-ignore
+    return [
+      makers[i % 8],
+      `Line ${i % 9}`,
+      `${words[i % 10]} ${i}`,
+      i % 2 ? 'PB29 PW6' : 'PR254',
+      bodies[i % 6],
+      opacities[i % 4],
+      sheens[i % 5],
+      `#${hex}`,
+      '60 ml',
+      (3 + (i % 90) / 10).toFixed(2),
+      i % 3 ? 'sea' : 'house; sea',
+    ].join(',')
   })
   return ['maker,line,name,pigments,body,opacity,sheen,swatch,container,price,tags', ...rows].join('\n')
 }
@@ -39,7 +51,12 @@ const bare = (where: string) => (tx: Tx) =>
 
 /** Finding among 10,000 paints, and bringing 5,000 in, against bare SQL of the same. */
 export async function catalogueFigures(): Promise<Figure[]> {
-  const who = await signUp({ name: 'Bench', email: `drawer-${Date.now()}@example.org`, password: 'a long pass phrase', studioName: 'Large drawer' }) // prettier-ignore
+  const who = await signUp({
+    name: 'Bench',
+    email: `drawer-${Date.now()}@example.org`,
+    password: 'a long pass phrase',
+    studioName: 'Large drawer',
+  })
   const bring = (text: string) => {
     const table = readCsv(text)
     return withStudio(who, (tx) => importFile(tx, { kind: 'table', table }, guessMapping(table.headings), true))
@@ -54,12 +71,20 @@ export async function catalogueFigures(): Promise<Figure[]> {
   await admin.end()
   const views: [string, Partial<PaintFilter>, string][] = [
     ['all of them', {}, 'true'],
-    ['one maker and body', { maker: 'Torvald', body: 'soft|fluid' }, `m.maker = 'Torvald' and p.body in ('soft', 'fluid')`],
+    [
+      'one maker and body',
+      { maker: 'Torvald', body: 'soft|fluid' },
+      `m.maker = 'Torvald' and p.body in ('soft', 'fluid')`,
+    ],
     ['colour family, round the colours', { hue: 'blue', sort: 'hue' }, 'true'],
     ['in stock, used last first', { stock: 'in stock', sort: 'used' }, 'true'],
-    ['two words typed', { q: 'torvald rowan' }, `(m.maker_key || ' ' || m.name_key) like all (array['%torvald%', '%rowan%'])`],
+    [
+      'two words typed',
+      { q: 'torvald rowan' },
+      `(m.maker_key || ' ' || m.name_key) like all (array['%torvald%', '%rowan%'])`,
+    ],
     ['a word with a typo', { q: 'vermillon' }, `word_similarity('vermillon', m.maker_key || ' ' || m.name_key) >= 0.4`],
-  ] // prettier-ignore
+  ]
   const figures: Figure[] = []
   for (const [name, change, where] of views) {
     const filter = { ...filterSchema.getDefault(), ...change }

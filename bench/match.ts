@@ -25,8 +25,14 @@ export function matchFigures(url: string): Promise<Figure[]> {
       withStudio(who, async (tx) => {
         for (let i = from; i < to; i++)
           await insertMaterial(tx, uuidv7(), {
-            kind: 'paint', name: `Pigment ${i}`, body: 'soft', opacity: 'opaque', sheen: 'satin', swatchHex: hexes[i]!, ...DEFAULTS_BY_BODY.soft,
-          }) // prettier-ignore
+            kind: 'paint',
+            name: `Pigment ${i}`,
+            body: 'soft',
+            opacity: 'opaque',
+            sheen: 'satin',
+            swatchHex: hexes[i]!,
+            ...DEFAULTS_BY_BODY.soft,
+          })
       })
     const target = () => {
       const [a, b, c] = [0, 1, 2].map(() => opticsFromHex(hexes[Math.floor(next() * 60)]!, 'normal'))
@@ -37,18 +43,44 @@ export function matchFigures(url: string): Promise<Figure[]> {
     await add(60, 200)
     const large = await searches(page, url, hexes, 4, target)
     return [
-      figure('match over 60 paints × ≤ 3 parts in the page’s worker, against the bare search in Node', small.worker, small.bare, 'ours < 250 ms'),
-      figure('match over 200 paints × ≤ 4 parts in the page’s worker, against the bare search in Node', large.worker, large.bare, 'ours < 1,500 ms'),
-      figure('the same over 200 from the click to the drawn cards, against the worker', large.page, large.worker, 'no aim'),
+      figure(
+        'match over 60 paints × ≤ 3 parts in the page’s worker, against the bare search in Node',
+        small.worker,
+        small.bare,
+        'ours < 250 ms',
+      ),
+      figure(
+        'match over 200 paints × ≤ 4 parts in the page’s worker, against the bare search in Node',
+        large.worker,
+        large.bare,
+        'ours < 1,500 ms',
+      ),
+      figure(
+        'the same over 200 from the click to the drawn cards, against the worker',
+        large.page,
+        large.worker,
+        'no aim',
+      ),
       {
         name: 'longest the page stands still while it is searched (nothing under 50 ms is reported), against 50 ms',
-        ours: Math.max(small.still, large.still), reference: 50, unit: 'ms', ratio: Math.max(small.still, large.still) / 50, aim: '< 1',
+        ours: Math.max(small.still, large.still),
+        reference: 50,
+        unit: 'ms',
+        ratio: Math.max(small.still, large.still) / 50,
+        aim: '< 1',
       },
-    ] // prettier-ignore
+    ]
   })
 }
 
-const figure = (name: string, ours: number, reference: number, aim: string): Figure => ({ name, ours, reference, unit: 'ms', ratio: ours / reference, aim }) // prettier-ignore
+const figure = (name: string, ours: number, reference: number, aim: string): Figure => ({
+  name,
+  ours,
+  reference,
+  unit: 'ms',
+  ratio: ours / reference,
+  aim,
+})
 
 async function searches(page: Page, url: string, hexes: readonly string[], most: 3 | 4, target: () => string) {
   const optics = hexes.map((h) => opticsFromHex(h, 'normal'))

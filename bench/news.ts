@@ -65,7 +65,14 @@ async function readingToPixel(url: string): Promise<Figure> {
       }, READINGS)
       void pouring
       const [ours, reference] = [high(shown), Math.max(1, high(bare))]
-      return { name: 'scale reading to pixel at 10 readings a second, 95th percentile, against the bare event', ours, reference, unit: 'ms', ratio: ours / reference, aim: '< 150 ms' } // prettier-ignore
+      return {
+        name: 'scale reading to pixel at 10 readings a second, 95th percentile, against the bare event',
+        ours,
+        reference,
+        unit: 'ms',
+        ratio: ours / reference,
+        aim: '< 150 ms',
+      }
     })
   } finally {
     await scale.close()
@@ -78,27 +85,61 @@ const high = (list: readonly number[]) => [...list].sort((a, b) => a - b)[Math.f
 async function beginPour(url: string, signed: Signed): Promise<string> {
   const [id, material] = [uuidv7(), uuidv7()]
   await withStudio(signed, async (tx) => {
-    await tx.q(`insert into material (studio_id, id, kind, name, density_g_per_ml, solids) values ($1, $2, 'medium', 'Flow', 1, 0.3)`, [tx.studioId, material]) // prettier-ignore
+    await tx.q(
+      `insert into material (studio_id, id, kind, name, density_g_per_ml, solids) values ($1, $2, 'medium', 'Flow', 1, 0.3)`,
+      [tx.studioId, material],
+    )
     await tx.q('insert into mixing (studio_id, id, kind, plan) values ($1, $2, $3, $4)', [
       tx.studioId,
       id,
       'guided',
       JSON.stringify({
-        lines: [{ source: 'material', id: material, name: 'Flow', kind: 'medium', hex: null, densityGPerMl: 1, solids: 0.3, waterShare: 0, plannedUl: 5_000_000 }], // prettier-ignore
-        cupUl: null, prepare: [], bandS: [1, 2], school: 'binder', water: null, label: 'Bench', role: 'pour', technique: 'straight',
-        recipe: { paints: [], paintParts: 0, mediums: [], water: null }, formula: null, steps: [], belief: { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 },
-      }), // prettier-ignore
+        lines: [
+          {
+            source: 'material',
+            id: material,
+            name: 'Flow',
+            kind: 'medium',
+            hex: null,
+            densityGPerMl: 1,
+            solids: 0.3,
+            waterShare: 0,
+            plannedUl: 5_000_000,
+          },
+        ],
+        cupUl: null,
+        prepare: [],
+        bandS: [1, 2],
+        school: 'binder',
+        water: null,
+        label: 'Bench',
+        role: 'pour',
+        technique: 'straight',
+        recipe: { paints: [], paintParts: 0, mediums: [], water: null },
+        formula: null,
+        steps: [],
+        belief: { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 },
+      }),
     ])
   })
   const cookie = `fika=${await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
   for (const [after, event] of [{ kind: 'next' }, { kind: 'tare', grams: 0 }].entries())
-    await fetch(`${url}/bench/mixing/${id}`, { method: 'POST', headers: { cookie, 'content-type': 'application/json' }, body: JSON.stringify({ requestId: uuidv7(), after, event }) }) // prettier-ignore
+    await fetch(`${url}/bench/mixing/${id}`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/json' },
+      body: JSON.stringify({ requestId: uuidv7(), after, event }),
+    })
   return id
 }
 
 /** From a commit to the moment the last of two hundred devices has heard of it, beside one device alone. */
 async function listeners(url: string): Promise<Figure> {
-  const signed = await signUp({ name: 'Bench', email: `news-${Date.now()}@example.org`, password: 'a long pass phrase', studioName: 'Many devices' }) // prettier-ignore
+  const signed = await signUp({
+    name: 'Bench',
+    email: `news-${Date.now()}@example.org`,
+    password: 'a long pass phrase',
+    studioName: 'Many devices',
+  })
   const room = await makeStudio(signed)
   const bottle = await room.bottle('Teal', [{ materialId: await room.paint('Teal'), ul: 1_000_000 }])
   const cookie = `fika=${await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
@@ -106,12 +147,16 @@ async function listeners(url: string): Promise<Figure> {
   const timed = async (count: number) => {
     const stop = new AbortController()
     const heard = new Array<() => void>(count)
-    await Promise.all(heard.fill(() => undefined).map((_, i) => listen(`${url}/live`, cookie, stop.signal, () => heard[i]!()))) // prettier-ignore
+    await Promise.all(
+      heard.fill(() => undefined).map((_, i) => listen(`${url}/live`, cookie, stop.signal, () => heard[i]!())),
+    )
     // The first listener makes the server open its line; what it says on that is not counted.
     await new Promise((resolve) => setTimeout(resolve, 600))
     const times: number[] = []
     for (let round = 0; round < 9; round++) {
-      const all = Promise.all(Array.from({ length: count }, (_, i) => new Promise<void>((resolve) => (heard[i] = resolve)))) // prettier-ignore
+      const all = Promise.all(
+        Array.from({ length: count }, (_, i) => new Promise<void>((resolve) => (heard[i] = resolve))),
+      )
       await change()
       const from = performance.now()
       await all
@@ -123,7 +168,14 @@ async function listeners(url: string): Promise<Figure> {
   }
   const one = await timed(1)
   const many = await timed(LISTENERS)
-  return { name: `a commit is heard by ${LISTENERS} devices, against one`, ours: many, reference: one, unit: 'ms', ratio: many / one, aim: '< 1000 ms' } // prettier-ignore
+  return {
+    name: `a commit is heard by ${LISTENERS} devices, against one`,
+    ours: many,
+    reference: one,
+    unit: 'ms',
+    ratio: many / one,
+    aim: '< 1000 ms',
+  }
 }
 
 /** Opens one event stream; resolves when the server has greeted, and calls `told` for each piece of news. */

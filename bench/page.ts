@@ -4,8 +4,17 @@ import { signUp, type Signed } from '@/db/accounts'
 import { launch } from '../tests/support/chromium'
 
 /** Work in a real page, signed in to a fresh studio of its own; the browser is closed whatever happens. */
-export async function inPage<T>(url: string, studioName: string, work: (page: Page, signed: Signed) => Promise<T>): Promise<T> {
-  const signed = await signUp({ name: 'Bench', email: `bench-${Date.now()}@example.org`, password: 'a long pass phrase', studioName })
+export async function inPage<T>(
+  url: string,
+  studioName: string,
+  work: (page: Page, signed: Signed) => Promise<T>,
+): Promise<T> {
+  const signed = await signUp({
+    name: 'Bench',
+    email: `bench-${Date.now()}@example.org`,
+    password: 'a long pass phrase',
+    studioName,
+  })
   const token = await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })
   const browser = await launch()
   try {
@@ -15,7 +24,7 @@ export async function inPage<T>(url: string, studioName: string, work: (page: Pa
   } finally {
     await browser.close()
   }
-} // prettier-ignore
+}
 
 /** From now on the page remembers the longest time it stood still; only what takes 50 ms or more is ever reported. */
 export const watchStillness = (page: Page) =>

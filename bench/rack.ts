@@ -91,11 +91,22 @@ async function onScreen(url: string, cookie: string, sql: () => Promise<unknown>
       queries.push(performance.now() - start)
     }
     const reference = median(queries)
-    const figure = (name: string, list: number[], aim: string): Figure => ({ name, ours: median(list), reference, unit: 'ms', ratio: median(list) / reference, aim }) // prettier-ignore
+    const figure = (name: string, list: number[], aim: string): Figure => ({
+      name,
+      ours: median(list),
+      reference,
+      unit: 'ms',
+      ratio: median(list) / reference,
+      aim,
+    })
     return [
       figure('rack of 5,000 in the browser, first paint against its SQL', paints, '≤ 12'),
-      figure('rack of 5,000 in the browser, typed filter (180 ms of it are the wait for more letters) against its SQL', filters, '≤ 20'),
-    ] // prettier-ignore
+      figure(
+        'rack of 5,000 in the browser, typed filter (180 ms of it are the wait for more letters) against its SQL',
+        filters,
+        '≤ 20',
+      ),
+    ]
   } finally {
     await browser.close()
   }

@@ -33,7 +33,9 @@ run(async () => {
     if (other.databasePort) {
       const { port } = await startCluster(home, { wantedPort: other.databasePort })
       if (port !== other.databasePort)
-        throw new Stop(`Another program took the database's port ${other.databasePort}. End Fika (process ${other.pid}), then start again.`) // prettier-ignore
+        throw new Stop(
+          `Another program took the database's port ${other.databasePort}. End Fika (process ${other.pid}), then start again.`,
+        )
     }
     say(`Fika is running already: ${other.url}`)
     return 0

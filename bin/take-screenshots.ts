@@ -29,17 +29,17 @@ async function into(list: string, text: string | RegExp): Promise<void> {
 }
 
 const SHOTS: Record<string, (page: Page) => Promise<void>> = {
-  'paints': () => open('/paints'),
-  'paint': () => into('/paints', /Canal Teal/),
-  'formula': () => into('/formulas', /Night teal/),
-  'match': async () => {
+  paints: () => open('/paints'),
+  paint: () => into('/paints', /Canal Teal/),
+  formula: () => into('/formulas', /Night teal/),
+  match: async () => {
     await open('/formulas/match?hex=5f9ea0')
     await page.getByText('Drawer', { exact: true }).click()
     await page.getByRole('button', { name: 'Find formulas' }).click()
     await page.locator('.candidate').first().waitFor()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  'mend': async () => {
+  mend: async () => {
     await open('/formulas/mend')
     await choose(page, 'A bottle from the rack', 'Bakery teal')
     await page.waitForURL(/bottle=/)
@@ -52,14 +52,17 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.locator('.mend-way').waitFor()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  'batch': async () => {
+  batch: async () => {
     await open('/formulas/batch/new')
     await choose(page, 'Colour', 'Bakery teal')
     await page.getByRole('button', { name: 'Begin the batch' }).click()
     await page.waitForURL(/\/batch\/[0-9a-f-]{36}/)
     for (const n of [1, 2]) {
       const container = page.getByRole('region', { name: `Container ${n}`, exact: true })
-      for (const step of await container.getByRole('checkbox').all().then((all) => all.slice(0, n === 1 ? 4 : 2))) {
+      for (const step of await container
+        .getByRole('checkbox')
+        .all()
+        .then((all) => all.slice(0, n === 1 ? 4 : 2))) {
         await step.click()
         await page.waitForTimeout(400)
       }
@@ -69,34 +72,39 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     }
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  'palette': async () => {
+  palette: async () => {
     await open('/paints?tag=night+ferries')
-    for (const name of ['Canal Teal', 'Ferry Navy', 'Sluice White', 'Old Gold']) await page.getByRole('button', { name: `Tray: ${name}` }).click()
+    for (const name of ['Canal Teal', 'Ferry Navy', 'Sluice White', 'Old Gold'])
+      await page.getByRole('button', { name: `Tray: ${name}` }).click()
     for (const name of ['Marigold', 'Plum Shed']) {
       await open(`/paints?q=${encodeURIComponent(name)}`)
       await page.getByRole('button', { name: `Tray: ${name}` }).click()
     }
     await open('/formulas/palette')
   },
-  'bench': async () => {
+  bench: async () => {
     await into('/rack', /Night teal/)
     await page.getByRole('link', { name: 'Mix more of it' }).click()
     await page.waitForTimeout(1200)
     await page.getByLabel('Really poured: Canal Teal').fill('68 ml')
   },
-  'rack': async () => {
+  rack: async () => {
     await open('/rack?by=palette')
-    for (const name of ['Bakery cream', 'Bakery teal', 'Bakery crust']) await page.getByRole('button', { name: `Tray: ${name}` }).click()
+    for (const name of ['Bakery cream', 'Bakery teal', 'Bakery crust'])
+      await page.getByRole('button', { name: `Tray: ${name}` }).click()
   },
-  'bottle': () => into('/rack', /Night teal/),
-  'guide': async () => {
+  bottle: () => into('/rack', /Night teal/),
+  guide: async () => {
     await into('/rack', /Bakery teal/)
     await page.getByRole('link', { name: 'Mix more of it' }).click()
     await page.waitForTimeout(1200)
     await page.getByLabel('Cup holds').fill('400 ml')
     await page.getByRole('button', { name: 'Mix step by step' }).click()
     await page.waitForURL(/guide/)
-    const here = async (text: string) => { await page.locator('.guide-places [aria-current]', { hasText: text }).waitFor(); await page.waitForTimeout(1500) }
+    const here = async (text: string) => {
+      await page.locator('.guide-places [aria-current]', { hasText: text }).waitFor()
+      await page.waitForTimeout(1500)
+    }
     await here('Shake')
     await page.keyboard.press('Space')
     await page.getByRole('button', { name: 'Cup on' }).click()
@@ -113,14 +121,20 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Pour', exact: true }).click()
     await page.waitForTimeout(1300)
   },
-  'consistency': () => open('/bench/consistency'),
-  'stocktake': async () => {
+  consistency: () => open('/bench/consistency'),
+  stocktake: async () => {
     await open('/rack/stocktake')
     for (const n of [1, 2, 3]) {
       await page.getByRole('button', { name: 'Set it on the stand-in' }).click()
       await page.waitForTimeout(2400)
       if (n === 2) {
-        await page.evaluate(() => fetch('/scale', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ do: 'place', grams: -3 }) }))
+        await page.evaluate(() =>
+          fetch('/scale', {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ do: 'place', grams: -3 }),
+          }),
+        )
         await page.waitForTimeout(2200)
       }
       await page.getByRole('button', { name: /Take the weight/ }).click()
@@ -128,17 +142,17 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     }
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  'labels': async () => {
+  labels: async () => {
     await open('/rack/labels')
     await page.getByRole('button', { name: 'All' }).click()
     await page.waitForTimeout(1800)
   },
-  'plan': () => into('/plan', /Bakery commission/),
-  'pour': () => into('/pour', /Bakery commission/),
-  'wall': () => open('/wall'),
-  'piece': () => into('/wall', /Night Ferries 2/),
-  'notebook': () => open('/notebook'),
-} // prettier-ignore
+  plan: () => into('/plan', /Bakery commission/),
+  pour: () => into('/pour', /Bakery commission/),
+  wall: () => open('/wall'),
+  piece: () => into('/wall', /Night Ferries 2/),
+  notebook: () => open('/notebook'),
+}
 
 await open('/sign-in')
 await page.getByRole('button', { name: 'Open the demo studio' }).click()

@@ -13,7 +13,18 @@ export const FLAGS: Readonly<Record<string, readonly { role: Role; rule: 'avoid'
 }
 
 /** Paints whose tint in white and wet colour the studio has painted out. */
-export const PAINTED_OUT = ['Canal Teal', 'Ferry Navy', 'Turquoise Lock', 'Indigo Hour', 'Rowan Lake', 'Plum Shed', 'Marigold', 'Poppy Cut', 'Mooring Red', 'Deep Sluice'] as const // prettier-ignore
+export const PAINTED_OUT = [
+  'Canal Teal',
+  'Ferry Navy',
+  'Turquoise Lock',
+  'Indigo Hour',
+  'Rowan Lake',
+  'Plum Shed',
+  'Marigold',
+  'Poppy Cut',
+  'Mooring Red',
+  'Deep Sluice',
+] as const
 
 export const TAGS: Readonly<Record<string, readonly string[]>> = {
   'Canal Teal': ['night ferries', 'house colour'],
@@ -30,7 +41,14 @@ export const TAGS: Readonly<Record<string, readonly string[]>> = {
 }
 
 /** Below this many ml in counted containers a paint is low. */
-export const LOW_ML: Readonly<Record<string, number>> = { 'Canal Teal': 120, 'Ferry Navy': 60, 'Sluice White': 250, 'Picket White': 200, 'Rowan Lake': 30, 'Old Gold': 40 } // prettier-ignore
+export const LOW_ML: Readonly<Record<string, number>> = {
+  'Canal Teal': 120,
+  'Ferry Navy': 60,
+  'Sluice White': 250,
+  'Picket White': 200,
+  'Rowan Lake': 30,
+  'Old Gold': 40,
+}
 
 /** The maker's own word on pairs. */
 export const PAIRS: readonly (readonly [string, string, 'together' | 'never' | 'surprising', string])[] = [
@@ -75,7 +93,16 @@ export const OFFERS: readonly (readonly [string, string, number, number, Offer, 
 ]
 
 /** Surfaces on the shelf: kind, name, cm (one number is round), edge, grade, pack of, price of the pack, used since. */
-export const SURFACES: readonly (readonly [string, string, readonly number[], number, 'practice' | 'sale', number, number, number])[] = [
+export const SURFACES: readonly (readonly [
+  string,
+  string,
+  readonly number[],
+  number,
+  'practice' | 'sale',
+  number,
+  number,
+  number,
+])[] = [
   ['panel', 'Ferry panel', [20, 20], 1, 'sale', 12, 3840, 6],
   ['stretched canvas', 'Bakery canvas', [90, 60], 3.8, 'sale', 1, 3400, 0],
   ['stretched canvas', 'Canvas 40 × 50', [40, 50], 3.8, 'sale', 5, 5750, 1],
@@ -83,4 +110,4 @@ export const SURFACES: readonly (readonly [string, string, readonly number[], nu
   ['round', 'Round 30', [30], 2, 'sale', 4, 2480, 1],
   ['tile', 'Hearth tile', [10, 10], 0.7, 'practice', 24, 1200, 3],
   ['vase', 'Bottle vase', [25, 30], 0, 'sale', 2, 2200, 0],
-] // prettier-ignore
+]

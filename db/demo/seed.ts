@@ -42,10 +42,23 @@ const MEMBERS = [
 ]
 /** Counted containers: name, how many, days ago of the first. */
 const CONTAINERS: readonly (readonly [string, number, number])[] = [
-  ['Sluice White', 2, 140], ['Ferry Navy', 2, 120], ['Canal Teal', 2, 118], ['Chalk Path', 1, 60], ['Towpath Ochre', 1, 60], ['Brick Arch', 1, 60],
-  ['Picket White', 3, 130], ['Kvarnby Flow', 2, 150], ['Torvald Gloss 40', 1, 150], ['Finch Pouring Medium', 1, 80], ['Rowan Lake', 1, 40],
-  ['Turquoise Lock', 1, 80], ['Old Gold', 2, 100], ['Pearl Mist', 2, 50], ['Titan Ridge', 1, 55], ['Plum Shed', 1, 30],
-] // prettier-ignore
+  ['Sluice White', 2, 140],
+  ['Ferry Navy', 2, 120],
+  ['Canal Teal', 2, 118],
+  ['Chalk Path', 1, 60],
+  ['Towpath Ochre', 1, 60],
+  ['Brick Arch', 1, 60],
+  ['Picket White', 3, 130],
+  ['Kvarnby Flow', 2, 150],
+  ['Torvald Gloss 40', 1, 150],
+  ['Finch Pouring Medium', 1, 80],
+  ['Rowan Lake', 1, 40],
+  ['Turquoise Lock', 1, 80],
+  ['Old Gold', 2, 100],
+  ['Pearl Mist', 2, 50],
+  ['Titan Ridge', 1, 55],
+  ['Plum Shed', 1, 30],
+]
 
 const DAY = 86_400_000
 
@@ -90,17 +103,39 @@ async function drawer(tx: Tx): Promise<Map<string, string>> {
     const id = uuidv7()
     ids.set(name, id)
     await insertMaterial(tx, id, {
-      kind: 'paint', maker, line, name, body, opacity, sheen, strength, swatchHex, priceMinor,
-      pigments: parsePigments(pigments), containerUl: ml * 1000, ...paintedOut(name, swatchHex, strength), flags: [...(FLAGS[name] ?? [])],
-      tags: [...(TAGS[name] ?? [])], lowUl: LOW_ML[name] ? LOW_ML[name] * 1000 : null, supplier: maker === 'Bracken Lane' ? 'Corner Hardware' : 'Lockside Supplies', ...DEFAULTS_BY_BODY[body],
-    }) // prettier-ignore
+      kind: 'paint',
+      maker,
+      line,
+      name,
+      body,
+      opacity,
+      sheen,
+      strength,
+      swatchHex,
+      priceMinor,
+      pigments: parsePigments(pigments),
+      containerUl: ml * 1000,
+      ...paintedOut(name, swatchHex, strength),
+      flags: [...(FLAGS[name] ?? [])],
+      tags: [...(TAGS[name] ?? [])],
+      lowUl: LOW_ML[name] ? LOW_ML[name] * 1000 : null,
+      supplier: maker === 'Bracken Lane' ? 'Corner Hardware' : 'Lockside Supplies',
+      ...DEFAULTS_BY_BODY[body],
+    })
   }
   for (const [maker, line, name, mediumKind, ml, priceMinor] of MEDIUMS) {
     const id = uuidv7()
     ids.set(name, id)
     await insertMaterial(tx, id, {
-      kind: 'medium', maker, line, name, mediumKind, priceMinor, containerUl: ml * 1000, ...DEFAULTS_BY_MEDIUM[mediumKind],
-    }) // prettier-ignore
+      kind: 'medium',
+      maker,
+      line,
+      name,
+      mediumKind,
+      priceMinor,
+      containerUl: ml * 1000,
+      ...DEFAULTS_BY_MEDIUM[mediumKind],
+    })
   }
   const [water] = await tx.q<{ id: string }>(
     `select id from material where studio_id = $1 and kind = 'water' and name = 'Distilled water'`,
@@ -138,17 +173,36 @@ async function colours(by: () => Tx, ids: Map<string, string>, at: (d: number) =
     const id = uuidv7()
     for (const v of c.versions) {
       const version = await saveFormula(tx, {
-        requestId: uuidv7(), id, name: c.name, notes: c.notes, standsInFor: c.standsInFor ? ids.get(c.standsInFor)! : null, note: v.note ?? '',
-        targetHex: null, parts: v.parts.map(([name, parts]) => ({ paintId: ids.get(name)!, parts })),
-      }) // prettier-ignore
-      await tx.q('update formula_version set at = $4 where studio_id = $1 and formula_id = $2 and version = $3', [tx.studioId, id, version, at(v.daysAgo)]) // prettier-ignore
+        requestId: uuidv7(),
+        id,
+        name: c.name,
+        notes: c.notes,
+        standsInFor: c.standsInFor ? ids.get(c.standsInFor)! : null,
+        note: v.note ?? '',
+        targetHex: null,
+        parts: v.parts.map(([name, parts]) => ({ paintId: ids.get(name)!, parts })),
+      })
+      await tx.q('update formula_version set at = $4 where studio_id = $1 and formula_id = $2 and version = $3', [
+        tx.studioId,
+        id,
+        version,
+        at(v.daysAgo),
+      ])
       if (v.painted) {
-        const dry = mixOf(v.parts.map(([name]) => looks.get(name)!), v.parts.map(([, parts]) => parts)) // prettier-ignore
+        const dry = mixOf(
+          v.parts.map(([name]) => looks.get(name)!),
+          v.parts.map(([, parts]) => parts),
+        )
         const [l, a, b] = hexToLab(hexOfReflectance(dry))
         await measureFormula(tx, {
-          formulaId: id, version, dryHex: hexOfReflectance(dry), dryReflectance: dry, wetHex: srgbToHex(labToSrgb([l + 2.2, a, b])),
-          mediumKind: null, mediumShare: 0,
-        }) // prettier-ignore
+          formulaId: id,
+          version,
+          dryHex: hexOfReflectance(dry),
+          dryReflectance: dry,
+          wetHex: srgbToHex(labToSrgb([l + 2.2, a, b])),
+          mediumKind: null,
+          mediumShare: 0,
+        })
       }
       for (const label of c.bottles ?? []) made.set(label, { id, version })
     }
@@ -174,14 +228,28 @@ async function rest(tx: Tx, ids: Map<string, string>, at: (d: number) => Date): 
   const day = (d: number) => at(d).toISOString().slice(0, 10)
   for (const [name, supplier, ml, listMinor, terms, from, until] of OFFERS)
     await saveOffer(tx, {
-      id: uuidv7(), materialId: ids.get(name)!, supplier, sizeUl: ml * 1000, listMinor, terms, startsOn: day(from), endsOn: until === null ? null : day(until),
-    }) // prettier-ignore
+      id: uuidv7(),
+      materialId: ids.get(name)!,
+      supplier,
+      sizeUl: ml * 1000,
+      listMinor,
+      terms,
+      startsOn: day(from),
+      endsOn: until === null ? null : day(until),
+    })
   for (const [kind, name, [length, width], edge, grade, count, priceMinor, used] of SURFACES) {
     const id = uuidv7()
     await saveSurface(tx, {
-      id, kind: kind as 'panel', name, grade, shape: width ? 'rectangle' : 'round', lengthMm: width ? length! * 10 : 0, widthMm: (width ?? 0) * 10,
-      diameterMm: width ? 0 : length! * 10, edgeMm: edge * 10,
-    }) // prettier-ignore
+      id,
+      kind: kind as 'panel',
+      name,
+      grade,
+      shape: width ? 'rectangle' : 'round',
+      lengthMm: width ? length! * 10 : 0,
+      widthMm: (width ?? 0) * 10,
+      diameterMm: width ? 0 : length! * 10,
+      edgeMm: edge * 10,
+    })
     await moveSurfaces(tx, { requestId: uuidv7(), surfaceId: id, count, priceMinor, note: 'pack' })
     if (used)
       await moveSurfaces(tx, { requestId: uuidv7(), surfaceId: id, count: -used, priceMinor: null, note: 'used' })
@@ -197,9 +265,15 @@ async function containers(by: () => Tx, ids: Map<string, string>, at: (d: number
     for (let i = 0; i < count; i++) {
       const [ml, price] = sizes.get(name)!
       await buyContainer(by(), {
-        requestId: uuidv7(), materialId: ids.get(name)!, lotId: uuidv7(), vesselId: uuidv7(), label: `container ${i + 1}`,
-        sizeUl: ml! * 1000, priceMinor: i === 0 ? price! : Math.round(price! * 0.8), at: at(daysAgo - 15 * i),
-      }) // prettier-ignore
+        requestId: uuidv7(),
+        materialId: ids.get(name)!,
+        lotId: uuidv7(),
+        vesselId: uuidv7(),
+        label: `container ${i + 1}`,
+        sizeUl: ml! * 1000,
+        priceMinor: i === 0 ? price! : Math.round(price! * 0.8),
+        at: at(daysAgo - 15 * i),
+      })
     }
 }
 
@@ -234,9 +308,20 @@ async function mix(
   const amounts = amountsForTotal(list, b.ml * 1000)
   const vesselId = uuidv7()
   await mixBottle(tx, {
-    requestId: uuidv7(), vesselId, label: b.label, role: b.role ?? 'pour', recipe, formula, poured: list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
-    capacityUl: b.holds * 1000, tareMg: 20_000 + b.holds * 45, restHours: b.restHours ?? 12, untrackedForRest: true, notes: b.notes ?? '', at: at(b.daysAgo),
-  }) // prettier-ignore
+    requestId: uuidv7(),
+    vesselId,
+    label: b.label,
+    role: b.role ?? 'pour',
+    recipe,
+    formula,
+    poured: list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
+    capacityUl: b.holds * 1000,
+    tareMg: 20_000 + b.holds * 45,
+    restHours: b.restHours ?? 12,
+    untrackedForRest: true,
+    notes: b.notes ?? '',
+    at: at(b.daysAgo),
+  })
   return vesselId
 }
 
@@ -245,11 +330,17 @@ async function pours(by: () => Tx, bottles: Map<string, string>, at: (d: number)
     const tx = by()
     const planId = uuidv7()
     await savePlan(tx, {
-      id: planId, title: p.title, technique: p.technique, surface: surface(p), surfaceCostMinor: p.price, surfaceStockId: null, notes: '',
+      id: planId,
+      title: p.title,
+      technique: p.technique,
+      surface: surface(p),
+      surfaceCostMinor: p.price,
+      surfaceStockId: null,
+      notes: '',
       coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
       cup: p.cup.map(([label, parts]) => ({ vesselId: bottles.get(label)!, parts })),
       apart: (p.apart ?? []).map(([use, label, ml]) => ({ use, vesselId: bottles.get(label)!, ul: ml * 1000 })),
-    }) // prettier-ignore
+    })
     if (p.result) await finish(tx, planId, p.result, at)
   }
 }
@@ -277,8 +368,14 @@ async function finish(
   const takes = plan.parts.map((p) => ({ vesselId: p.vesselId, ul: p.ul }))
   await pourPlan(tx, { requestId: uuidv7(), planId, pieceId, vesselId: uuidv7(), takes }, at(result.daysAgo))
   await notePiece(tx, {
-    id: pieceId, revision: 1, title: plan.title, dryingNotes: result.notes, rating: result.rating, faults: [...(result.faults ?? [])], fate: result.fate ?? 'drying',
-  }) // prettier-ignore
+    id: pieceId,
+    revision: 1,
+    title: plan.title,
+    dryingNotes: result.notes,
+    rating: result.rating,
+    faults: [...(result.faults ?? [])],
+    fate: result.fate ?? 'drying',
+  })
   const colours = plan.parts.map((p) => ({ hex: p.hex ?? '#dddddd', amount: p.ul }))
   const ratio = plan.surface.shape === 'round' ? 1 : plan.surface.lengthMm / plan.surface.widthMm
   for (const state of result.photos ?? []) {
@@ -300,40 +397,75 @@ async function finish(
 }
 
 /** Palettes, and readings with the drops between them. */
-async function consistency(by: () => Tx, ids: Map<string, string>, bottles: Map<string, string>, at: (d: number) => Date): Promise<void> {
+async function consistency(
+  by: () => Tx,
+  ids: Map<string, string>,
+  bottles: Map<string, string>,
+  at: (d: number) => Date,
+): Promise<void> {
   const tx = by()
   for (const p of PALETTES)
     for (const label of p.bottles)
-      await tx.q('update bottle set palette = $3, technique = $4, is_reference = $5 where studio_id = $1 and vessel_id = $2', [tx.studioId, bottles.get(label)!, p.name, p.technique, label === p.reference])
+      await tx.q(
+        'update bottle set palette = $3, technique = $4, is_reference = $5 where studio_id = $1 and vessel_id = $2',
+        [tx.studioId, bottles.get(label)!, p.name, p.technique, label === p.reference],
+      )
   for (const r of READINGS)
     for (const [i, step] of r.steps.entries()) {
       const when = at(r.days - 0.01 * i)
       const vesselId = bottles.get(r.bottle)!
-      if (step.drops) await waterBottle(by(), { requestId: uuidv7(), vesselId, waterId: ids.get('Distilled water')!, ul: step.drops * DROP_UL, note: 'to consistency', at: when })
+      if (step.drops)
+        await waterBottle(by(), {
+          requestId: uuidv7(),
+          vesselId,
+          waterId: ids.get('Distilled water')!,
+          ul: step.drops * DROP_UL,
+          note: 'to consistency',
+          at: when,
+        })
       const { levelTimeS, sigma } = timed(step.tries)
-      await readBottle(by(), { requestId: uuidv7(), vesselId, levelTimeS, sigma, tries: [...step.tries], how: 'stopwatch' }, when)
+      await readBottle(
+        by(),
+        { requestId: uuidv7(), vesselId, levelTimeS, sigma, tries: [...step.tries], how: 'stopwatch' },
+        when,
+      )
     }
-} // prettier-ignore
+}
 
 /** Recipes with a name, and one paint with a ratio of its own. */
 async function keptRecipes(tx: Tx, ids: Map<string, string>): Promise<void> {
   for (const r of RECIPES) {
     const id = uuidv7()
     const body = {
-      paints: r.paints.map(([name, parts]) => ({ id: ids.get(name)!, parts })), mediums: r.mediums.map(([name, parts]) => ({ id: ids.get(name)!, parts })),
-      ratio: r.ratio, waterId: ids.get('Distilled water')!, waterParts: r.water, drops: [], steps: r.steps, role: r.role, technique: r.technique,
+      paints: r.paints.map(([name, parts]) => ({ id: ids.get(name)!, parts })),
+      mediums: r.mediums.map(([name, parts]) => ({ id: ids.get(name)!, parts })),
+      ratio: r.ratio,
+      waterId: ids.get('Distilled water')!,
+      waterParts: r.water,
+      drops: [],
+      steps: r.steps,
+      role: r.role,
+      technique: r.technique,
     }
     for (const note of r.notes) await saveRecipe(tx, { requestId: uuidv7(), id, name: r.name, note, body })
   }
   await saveRatioOfPaint(tx, ids.get('Plum Shed')!, { medium: 5, paint: 1, note: 'strong: a spoonful colours a cup' })
-} // prettier-ignore
+}
 
 /** Run-off of one piece, kept in a jar. */
 async function runOff(tx: Tx, at: (d: number) => Date): Promise<void> {
-  const [piece] = await tx.q<{ id: string }>('select vessel_id as id from piece where studio_id = $1 and title = $2', [tx.studioId, RUN_OFF.piece]) // prettier-ignore
+  const [piece] = await tx.q<{ id: string }>('select vessel_id as id from piece where studio_id = $1 and title = $2', [
+    tx.studioId,
+    RUN_OFF.piece,
+  ])
   await reclaimRunOff(tx, {
-    requestId: uuidv7(), pourId: piece!.id, jarId: uuidv7(), newJar: { label: RUN_OFF.jar, capacityUl: 250_000, tareMg: 165_000 }, netMg: RUN_OFF.grams * 1000, at: at(RUN_OFF.days),
-  }) // prettier-ignore
+    requestId: uuidv7(),
+    pourId: piece!.id,
+    jarId: uuidv7(),
+    newJar: { label: RUN_OFF.jar, capacityUl: 250_000, tareMg: 165_000 },
+    netMg: RUN_OFF.grams * 1000,
+    at: at(RUN_OFF.days),
+  })
 }
 
 /** What happens to bottles besides pours: one is emptied, one lumped, one lost water, some went to tests. */

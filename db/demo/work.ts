@@ -108,16 +108,18 @@ export const POURS: readonly DemoPour[] = [
 ]
 
 /** Which bottles belong together, and what they are thinned for. */
+// prettier-ignore
 export const PALETTES: readonly { readonly name: string; readonly technique: string; readonly bottles: readonly string[]; readonly reference: string }[] = [
   { name: 'Night Ferries', technique: 'ring', bottles: ['Ferry navy', 'Night teal', 'Sluice white', 'Lamp gold', 'Soot black'], reference: 'Ferry navy' },
   { name: 'Bakery', technique: 'open-cup', bottles: ['Bakery cream', 'Bakery teal', 'Bakery crust'], reference: 'Bakery cream' },
   { name: 'Bloom', technique: 'blow-out', bottles: ['Pearl base', 'Drake top', 'Magpie top'], reference: 'Pearl base' },
   { name: 'Harbour', technique: 'blow-out', bottles: ['Turquoise lock', 'Indigo hour', 'Marigold', 'Wisteria'], reference: 'Indigo hour' },
-] // prettier-ignore
+]
 
 /**
  * Readings of bottles: days ago, and before each but the first the drops that went in; seconds of three tries each.
  */
+// prettier-ignore
 export const READINGS: readonly { readonly bottle: string; readonly days: number; readonly steps: readonly { readonly drops: number; readonly tries: readonly number[] }[] }[] = [
   { bottle: 'Ferry navy', days: 20, steps: [{ drops: 0, tries: [4.1, 3.9, 4.2] }] },
   { bottle: 'Night teal', days: 20, steps: [{ drops: 0, tries: [4.0, 4.3, 4.2] }] },
@@ -132,13 +134,14 @@ export const READINGS: readonly { readonly bottle: string; readonly days: number
   { bottle: 'Wisteria', days: 15, steps: [{ drops: 0, tries: [0.5, 0.5, 0.4] }] },
   { bottle: 'Brick', days: 30, steps: [{ drops: 0, tries: [6.1, 5.8, 6.4] }, { drops: 20, tries: [5.2, 5.0, 5.3] }, { drops: 40, tries: [3.9, 3.7, 3.8] }] },
   { bottle: 'Swipe white', days: 40, steps: [{ drops: 0, tries: [1.2, 1.1, 1.2] }] },
-] // prettier-ignore
+]
 
 /** Recipes the studio keeps under a name; paints and mediums by name. */
+// prettier-ignore
 export const RECIPES = [
   { name: 'House white, enamel', paints: [['Sluice White', '4']], mediums: [['Kvarnby Flow', '8'], ['Torvald Gloss 40', '2']], ratio: '10 : 4', water: '0.5', role: 'pour', technique: 'swipe', steps: ['Soft white first, then the gloss, then the flow.', 'Water last, by drops.'], notes: ['Halved from the large batch.', 'Two parts gloss instead of three.'] },
   { name: 'Ferry navy, rings', paints: [['Ferry Navy', '1']], mediums: [['Kvarnby Flow', '1'], ['Torvald Gloss 40', '1']], ratio: '2 : 1', water: '0.2', role: 'pour', technique: 'ring', steps: ['Shake and strain the flow.'], notes: ['As for panels 1 to 6.'] },
-] as const // prettier-ignore
+] as const
 
 /** Run-off that was kept: of which piece, g net, days ago. */
 export const RUN_OFF = { piece: 'Night Ferries 6', jar: 'Night run-off', grams: 34, days: 49 } as const

@@ -10,7 +10,11 @@ const CHANNEL = 'fika_change'
 /** A notice holds 8,000 bytes; topics beyond this many are not named one by one. */
 const MOST_TOPICS = 40
 
-const shared = globalThis as { fikaWaiting?: Map<string, Set<Topic>>; fikaTimer?: ReturnType<typeof setTimeout> | undefined; fikaHub?: Hub } // prettier-ignore
+const shared = globalThis as {
+  fikaWaiting?: Map<string, Set<Topic>>
+  fikaTimer?: ReturnType<typeof setTimeout> | undefined
+  fikaHub?: Hub
+}
 
 /**
  * Tells every device of a studio that something was committed. It is said after the commit and from a statement of its
@@ -29,7 +33,9 @@ function flush(): void {
   shared.fikaTimer = undefined
   const waiting = shared.fikaWaiting ?? new Map<string, Set<Topic>>()
   shared.fikaWaiting = new Map()
-  const payloads = [...waiting].map(([studio, topics]) => JSON.stringify({ studio, topics: [...topics].slice(0, MOST_TOPICS) })) // prettier-ignore
+  const payloads = [...waiting].map(([studio, topics]) =>
+    JSON.stringify({ studio, topics: [...topics].slice(0, MOST_TOPICS) }),
+  )
   poolInUse()
     ?.query('select pg_notify($1, p) from unnest($2::text[]) as p', [CHANNEL, payloads])
     .catch(() => undefined)

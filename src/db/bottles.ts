@@ -107,9 +107,12 @@ export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPor
 
 /** The bottle a short code belongs to; undefined where none has it. */
 export async function bottleByCode(tx: Tx, body: string): Promise<string | undefined> {
-  const [row] = await tx.q<{ id: string }>('select vessel_id as id from bottle where studio_id = $1 and code = $2', [tx.studioId, body])
+  const [row] = await tx.q<{ id: string }>('select vessel_id as id from bottle where studio_id = $1 and code = $2', [
+    tx.studioId,
+    body,
+  ])
   return row?.id
-} // prettier-ignore
+}
 
 /** Some bottles by id, in no order; those of other studios are simply not in it. */
 export function bottlesById(tx: Tx, ids: readonly string[]): Promise<BottleFull[]> {

@@ -20,10 +20,22 @@ afterAll(endPool)
 async function mixed() {
   const studio = await makeStudio()
   const [teal, flow, water] = [await studio.paint('Teal'), await studio.medium('Flow'), await studio.water()]
-  const bottle = (label: string) => studio.bottle(label, [{ materialId: teal, ul: 40_000 }, { materialId: flow, ul: 80_000 }]) // prettier-ignore
+  const bottle = (label: string) =>
+    studio.bottle(label, [
+      { materialId: teal, ul: 40_000 },
+      { materialId: flow, ul: 80_000 },
+    ])
   const id = await bottle('Teal 1')
-  const read = (vesselId: string, levelTimeS: number, more: object = {}, at?: Date) => studio.run((tx) => readBottle(tx, { requestId: uuidv7(), vesselId, levelTimeS, sigma: 0.08, tries: [levelTimeS], how: 'stopwatch', ...more }, at)) // prettier-ignore
-  const add = (vesselId: string, ul: number) => studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId, waterId: water, ul })) // prettier-ignore
+  const read = (vesselId: string, levelTimeS: number, more: object = {}, at?: Date) =>
+    studio.run((tx) =>
+      readBottle(
+        tx,
+        { requestId: uuidv7(), vesselId, levelTimeS, sigma: 0.08, tries: [levelTimeS], how: 'stopwatch', ...more },
+        at,
+      ),
+    )
+  const add = (vesselId: string, ul: number) =>
+    studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId, waterId: water, ul }))
   const belief = async (vesselId: string, now = new Date()) => {
     const b = await studio.run((tx) => findBottle(tx, vesselId))
     return (await studio.run(async (tx) => beliefsOf(tx, [b], await learnedOf(tx), now))).get(vesselId)!
@@ -52,10 +64,19 @@ describe('readings of bottles', () => {
   })
   it('are written once per request, and another time under the same id is refused', async () => {
     const { studio, id } = await mixed()
-    const input = { requestId: uuidv7(), vesselId: id, levelTimeS: 3, sigma: 0.1, tries: [3], how: 'stopwatch' as const } // prettier-ignore
+    const input = {
+      requestId: uuidv7(),
+      vesselId: id,
+      levelTimeS: 3,
+      sigma: 0.1,
+      tries: [3],
+      how: 'stopwatch' as const,
+    }
     await Promise.all([1, 2, 3].map(() => studio.run((tx) => readBottle(tx, input))))
     expect((await studio.run(loggedTitrations))[0]!.points).toHaveLength(1)
-    await expect(studio.run((tx) => readBottle(tx, { ...input, levelTimeS: 2 }))).rejects.toMatchObject({ code: 'Conflict' }) // prettier-ignore
+    await expect(studio.run((tx) => readBottle(tx, { ...input, levelTimeS: 2 }))).rejects.toMatchObject({
+      code: 'Conflict',
+    })
     const [t] = await studio.run(loggedTitrations)
     expect(await studio.run((tx) => writeReading(tx, t!.id, input.requestId, 0, input))).toBe(false)
   })

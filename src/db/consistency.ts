@@ -90,10 +90,18 @@ export async function learnedOf(tx: Tx): Promise<Learned> {
 }
 
 /** What is believed of bottles: their pair's curve, their own readings, and how long they have stood. */
-export async function beliefsOf(tx: Tx, bottles: readonly { id: string; ul: number; w: number; mixedAt: string }[], known: Learned, now: Date): Promise<Map<string, KnownBottle>> {
+export async function beliefsOf(
+  tx: Tx,
+  bottles: readonly { id: string; ul: number; w: number; mixedAt: string }[],
+  known: Learned,
+  now: Date,
+): Promise<Map<string, KnownBottle>> {
   const { ageing, fresh } = known
   const priors = priorsOf(fresh)
-  const keys = await curveKeys(tx, bottles.map((b) => b.id))
+  const keys = await curveKeys(
+    tx,
+    bottles.map((b) => b.id),
+  )
   return new Map(
     bottles.flatMap((b) => {
       const key = keys.get(b.id)
@@ -104,7 +112,7 @@ export async function beliefsOf(tx: Tx, bottles: readonly { id: string; ul: numb
       return [[b.id, { ...b, key, points: stoodFor(own?.points ?? [], ageing, days), belief }] as const]
     }),
   )
-} // prettier-ignore
+}
 
 /** What is believed of a mix that is not in a bottle yet. */
 export async function beliefFor(tx: Tx, key: CurveKey): Promise<Belief> {
@@ -136,21 +144,51 @@ export async function startTitration(tx: Tx, vesselId: string | null, key: Curve
 }
 
 /** Writes one reading of a titration. @returns false where this request was written before */
-export async function writeReading(tx: Tx, titrationId: string, requestId: string, w: number, r: Reading, at?: Date): Promise<boolean> {
+export async function writeReading(
+  tx: Tx,
+  titrationId: string,
+  requestId: string,
+  w: number,
+  r: Reading,
+  at?: Date,
+): Promise<boolean> {
   const done = await tx.q(
     `insert into level_reading (studio_id, id, titration_id, request_id, at, by, w, level_time_s, sigma, tries, how, nu)
      values ($1, $2, $3, $4, coalesce($5, now()), $6, $7, $8, $9, $10, $11, $12)
      on conflict (studio_id, request_id) do nothing returning 1`,
-    [tx.studioId, uuidv7(), titrationId, requestId, at ?? null, tx.accountId, w, r.levelTimeS, r.sigma, r.tries, r.how, r.nu ?? null],
+    [
+      tx.studioId,
+      uuidv7(),
+      titrationId,
+      requestId,
+      at ?? null,
+      tx.accountId,
+      w,
+      r.levelTimeS,
+      r.sigma,
+      r.tries,
+      r.how,
+      r.nu ?? null,
+    ],
   )
   return done.length > 0
-} // prettier-ignore
+}
 
 /** Books a reading of a bottle as it is now, once per request. @throws NotFound, Invalid for an empty one */
-export async function readBottle(tx: Tx, input: { requestId: string; vesselId: string } & Reading, at?: Date): Promise<void> {
-  const [bottle] = await tx.q<{ w: number; mixedAt: string }>('select w, mixed_at as "mixedAt" from bottle where studio_id = $1 and vessel_id = $2 for no key update', [tx.studioId, input.vesselId])
+export async function readBottle(
+  tx: Tx,
+  input: { requestId: string; vesselId: string } & Reading,
+  at?: Date,
+): Promise<void> {
+  const [bottle] = await tx.q<{ w: number; mixedAt: string }>(
+    'select w, mixed_at as "mixedAt" from bottle where studio_id = $1 and vessel_id = $2 for no key update',
+    [tx.studioId, input.vesselId],
+  )
   if (!bottle) throw new NotFound('bottle')
-  const [before] = await tx.q<{ levelTimeS: number }>('select level_time_s as "levelTimeS" from level_reading where studio_id = $1 and request_id = $2', [tx.studioId, input.requestId])
+  const [before] = await tx.q<{ levelTimeS: number }>(
+    'select level_time_s as "levelTimeS" from level_reading where studio_id = $1 and request_id = $2',
+    [tx.studioId, input.requestId],
+  )
   if (before) {
     if (Math.abs(before.levelTimeS - input.levelTimeS) > 1e-3 * input.levelTimeS)
       throw new Conflict('This was sent before with another time. Reload the page and note it anew.')
@@ -159,14 +197,16 @@ export async function readBottle(tx: Tx, input: { requestId: string; vesselId: s
   const titrationId = await titrationOf(tx, input.vesselId, at)
   await writeReading(tx, titrationId, input.requestId, bottle.w, input, at)
   const learned = await learnedOf(tx)
-  const [known] = [...(await beliefsOf(tx, [{ id: input.vesselId, ul: 0, ...bottle }], learned, at ?? new Date())).values()]
+  const [known] = [
+    ...(await beliefsOf(tx, [{ id: input.vesselId, ul: 0, ...bottle }], learned, at ?? new Date())).values(),
+  ]
   await tx.q(
     `update bottle set curve_b = $5, thickens = $6, level_time_s = $3, read_at = coalesce($4, now()), read_w = w, moved_at = coalesce($4, now()), evaporated_share = 0
      where studio_id = $1 and vessel_id = $2`,
     [tx.studioId, input.vesselId, input.levelTimeS, at ?? null, known?.belief.b ?? null, learned.ageing.perDay],
   )
   tx.touched.add('rack')
-} // prettier-ignore
+}
 
 /** Pairs of a level time and a viscosity of the same mix at the same water, for reading one as the other. */
 export function readBothWays(tx: Tx): Promise<{ levelTimeS: number; nu: number }[]> {

@@ -136,7 +136,10 @@ export async function saveFormula(tx: Tx, f: SaveFormula): Promise<number> {
     [tx.studioId, f.requestId],
   )
   if (done) return done.version
-  if (await nameTaken(tx, f.name, f.id)) throw new Conflict(`There is a formula called “${f.name.trim()}” already. Open it to make another version, or choose another name.`) // prettier-ignore
+  if (await nameTaken(tx, f.name, f.id))
+    throw new Conflict(
+      `There is a formula called “${f.name.trim()}” already. Open it to make another version, or choose another name.`,
+    )
   await tx.q(
     `insert into formula (studio_id, id, name, notes, stands_in_for) values ($1, $2, $3, $4, $5)
      on conflict (studio_id, id) do update set name = excluded.name, notes = excluded.notes,

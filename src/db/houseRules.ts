@@ -7,8 +7,15 @@ import type { Tx } from './withStudio'
 /** The house rules as plain data, for pages. */
 export interface RulesRow {
   readonly byBody: HouseRules['byBody']
-  readonly byPaint: readonly { readonly paintId: string; readonly medium: number; readonly paint: number; readonly note: string }[] // prettier-ignore
-  readonly schools: Readonly<Record<string, { readonly lines: readonly SchoolLine[]; readonly steps: readonly string[] }>> // prettier-ignore
+  readonly byPaint: readonly {
+    readonly paintId: string
+    readonly medium: number
+    readonly paint: number
+    readonly note: string
+  }[]
+  readonly schools: Readonly<
+    Record<string, { readonly lines: readonly SchoolLine[]; readonly steps: readonly string[] }>
+  >
   readonly bands: readonly Band[]
   readonly shelfC: number
 }
@@ -33,22 +40,38 @@ export const rulesOf = (row: RulesRow): HouseRules => ({
 
 export const saveRatioOfBody = (tx: Tx, body: Body, ratio: { medium: number; paint: number } | null) =>
   ratio
-    ? tx.q('update studio set ratios = ratios || jsonb_build_object($2::text, $3::jsonb) where studio_id = $1', [tx.studioId, body, JSON.stringify(ratio)]) // prettier-ignore
+    ? tx.q('update studio set ratios = ratios || jsonb_build_object($2::text, $3::jsonb) where studio_id = $1', [
+        tx.studioId,
+        body,
+        JSON.stringify(ratio),
+      ])
     : tx.q('update studio set ratios = ratios - $2::text where studio_id = $1', [tx.studioId, body])
 
-export const saveRatioOfPaint = (tx: Tx, paintId: string, ratio: { medium: number; paint: number; note: string } | null) =>
+export const saveRatioOfPaint = (
+  tx: Tx,
+  paintId: string,
+  ratio: { medium: number; paint: number; note: string } | null,
+) =>
   ratio
     ? tx.q(
         `insert into paint_ratio (studio_id, paint_id, medium, paint, note) values ($1, $2, $3, $4, $5)
          on conflict (studio_id, paint_id) do update set medium = excluded.medium, paint = excluded.paint, note = excluded.note`,
         [tx.studioId, paintId, ratio.medium, ratio.paint, ratio.note],
       )
-    : tx.q('delete from paint_ratio where studio_id = $1 and paint_id = $2', [tx.studioId, paintId]) // prettier-ignore
+    : tx.q('delete from paint_ratio where studio_id = $1 and paint_id = $2', [tx.studioId, paintId])
 
-export const saveSchool = (tx: Tx, key: string, school: { lines: readonly SchoolLine[]; steps: readonly string[] } | null) =>
+export const saveSchool = (
+  tx: Tx,
+  key: string,
+  school: { lines: readonly SchoolLine[]; steps: readonly string[] } | null,
+) =>
   school
-    ? tx.q('update studio set schools = schools || jsonb_build_object($2::text, $3::jsonb) where studio_id = $1', [tx.studioId, key, JSON.stringify(school)])
-    : tx.q('update studio set schools = schools - $2::text where studio_id = $1', [tx.studioId, key]) // prettier-ignore
+    ? tx.q('update studio set schools = schools || jsonb_build_object($2::text, $3::jsonb) where studio_id = $1', [
+        tx.studioId,
+        key,
+        JSON.stringify(school),
+      ])
+    : tx.q('update studio set schools = schools - $2::text where studio_id = $1', [tx.studioId, key])
 
 export const saveBands = (tx: Tx, bands: readonly Band[] | null) =>
   tx.q('update studio set bands = $2 where studio_id = $1', [tx.studioId, bands && JSON.stringify(bands)])

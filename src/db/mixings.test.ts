@@ -52,7 +52,9 @@ describe('a mix in the making', () => {
     const { id } = await begun()
     const stranger = await makeStudio()
     await expect(stranger.run((tx) => findMixing(tx, id))).rejects.toMatchObject({ code: 'NotFound' })
-    await expect(stranger.run((tx) => addEvent(tx, { mixingId: id, requestId: uuidv7(), after: 0, event: {} }, fits))).rejects.toMatchObject({ code: 'NotFound' }) // prettier-ignore
+    await expect(
+      stranger.run((tx) => addEvent(tx, { mixingId: id, requestId: uuidv7(), after: 0, event: {} }, fits)),
+    ).rejects.toMatchObject({ code: 'NotFound' })
   })
 })
 
@@ -97,8 +99,14 @@ describe('recipes', () => {
     const studio = await makeStudio()
     const [id, requestId] = [uuidv7(), uuidv7()]
     const save = (more: object = {}) =>
-      studio.run((tx) => saveRecipe(tx, { requestId: uuidv7(), id, name: 'House white', note: '', body: { ratio: '2 : 1' }, ...more })) // prettier-ignore
-    expect([await save({ requestId }), await save({ requestId, body: { ratio: 'x' } }), await save({ body: { ratio: '3 : 1' } })]).toEqual([1, 1, 2]) // prettier-ignore
+      studio.run((tx) =>
+        saveRecipe(tx, { requestId: uuidv7(), id, name: 'House white', note: '', body: { ratio: '2 : 1' }, ...more }),
+      )
+    expect([
+      await save({ requestId }),
+      await save({ requestId, body: { ratio: 'x' } }),
+      await save({ body: { ratio: '3 : 1' } }),
+    ]).toEqual([1, 1, 2])
     const recipe = await studio.run((tx) => findRecipe<{ ratio: string }>(tx, id))
     expect(recipe.versions.map((v) => v.body.ratio)).toEqual(['3 : 1', '2 : 1'])
     await expect(save({ id: uuidv7(), name: ' HOUSE white' })).rejects.toThrow('already')
@@ -121,7 +129,10 @@ describe('house rules', () => {
       await saveRatioOfPaint(tx, teal, { medium: 5, paint: 1, note: 'strong' })
       await saveRatioOfPaint(tx, teal, { medium: 6, paint: 1, note: '' })
       await saveSchool(tx, 'swipe', { lines: [{ what: 'paint', parts: 1 }], steps: [] })
-      await saveBands(tx, [{ name: 'thick', fromS: 3 }, { name: 'thin', fromS: 0 }]) // prettier-ignore
+      await saveBands(tx, [
+        { name: 'thick', fromS: 3 },
+        { name: 'thin', fromS: 0 },
+      ])
       await saveShelf(tx, 24)
     })
     const own = rulesOf(await rules())

@@ -52,25 +52,40 @@ export function openMixings<Plan, Event>(tx: Tx): Promise<Mixing<Plan, Event>[]>
  * @returns the mix with it
  * @throws NotFound; Conflict when it has ended, or another device was faster
  */
-export async function addEvent<Plan, Event>(tx: Tx, input: { mixingId: string; requestId: string; after: number; event: Event }, check: (m: Mixing<Plan, Event>, events: readonly Event[]) => void): Promise<Mixing<Plan, Event>> {
+export async function addEvent<Plan, Event>(
+  tx: Tx,
+  input: { mixingId: string; requestId: string; after: number; event: Event },
+  check: (m: Mixing<Plan, Event>, events: readonly Event[]) => void,
+): Promise<Mixing<Plan, Event>> {
   // The row is the lock: two devices that tap at once come one after the other.
-  const [row] = await tx.q<{ ended: boolean }>('select ended_at is not null as ended from mixing where studio_id = $1 and id = $2 for no key update', [tx.studioId, input.mixingId])
+  const [row] = await tx.q<{ ended: boolean }>(
+    'select ended_at is not null as ended from mixing where studio_id = $1 and id = $2 for no key update',
+    [tx.studioId, input.mixingId],
+  )
   if (!row) throw new NotFound('mix')
   const mixing = await findMixing<Plan, Event>(tx, input.mixingId)
-  const [before] = await tx.q('select 1 from mixing_event where studio_id = $1 and request_id = $2', [tx.studioId, input.requestId])
+  const [before] = await tx.q('select 1 from mixing_event where studio_id = $1 and request_id = $2', [
+    tx.studioId,
+    input.requestId,
+  ])
   if (before) return mixing
   if (row.ended) throw new Conflict('This mix is finished. Look for its bottle on the rack.')
-  if (mixing.revision !== input.after) throw new Conflict('Another device has gone on meanwhile. Look at the step that is shown now, and tap again.')
+  if (mixing.revision !== input.after)
+    throw new Conflict('Another device has gone on meanwhile. Look at the step that is shown now, and tap again.')
   check(mixing, [...mixing.events, input.event])
-  await tx.q('insert into mixing_event (studio_id, mixing_id, n, request_id, event, by) values ($1, $2, $3, $4, $5, $6)', [
-    tx.studioId, input.mixingId, mixing.revision + 1, input.requestId, JSON.stringify(input.event), tx.accountId,
-  ])
+  await tx.q(
+    'insert into mixing_event (studio_id, mixing_id, n, request_id, event, by) values ($1, $2, $3, $4, $5, $6)',
+    [tx.studioId, input.mixingId, mixing.revision + 1, input.requestId, JSON.stringify(input.event), tx.accountId],
+  )
   tx.touched.add(`mixing ${input.mixingId}`)
   return { ...mixing, events: [...mixing.events, input.event], revision: mixing.revision + 1 }
-} // prettier-ignore
+}
 
 /** Ends a mix: it became a bottle, or was put aside. */
 export async function endMixing(tx: Tx, id: string, vesselId: string | null): Promise<void> {
-  await tx.q('update mixing set ended_at = coalesce(ended_at, now()), vessel_id = coalesce(vessel_id, $3) where studio_id = $1 and id = $2', [tx.studioId, id, vesselId]) // prettier-ignore
+  await tx.q(
+    'update mixing set ended_at = coalesce(ended_at, now()), vessel_id = coalesce(vessel_id, $3) where studio_id = $1 and id = $2',
+    [tx.studioId, id, vesselId],
+  )
   tx.touched.add(`mixing ${id}`)
 }

@@ -15,9 +15,30 @@ export interface RackBottle extends BottleFacts, Read {
 }
 
 const COLUMNS = [
-  'id', 'code', 'label', 'role', 'palette', 'technique', 'hex', 'sheen', 'isJar', 'ul', 'capacityUl', 'mixedAt', 'restUntil', 'keepUntil',
-  'movedAt', 'evaporatedUl', 'levelTimeS', 'readAt', 'w', 'readW', 'curveB', 'thickens', 'isReference',
-] as const // prettier-ignore
+  'id',
+  'code',
+  'label',
+  'role',
+  'palette',
+  'technique',
+  'hex',
+  'sheen',
+  'isJar',
+  'ul',
+  'capacityUl',
+  'mixedAt',
+  'restUntil',
+  'keepUntil',
+  'movedAt',
+  'evaporatedUl',
+  'levelTimeS',
+  'readAt',
+  'w',
+  'readW',
+  'curveB',
+  'thickens',
+  'isReference',
+] as const
 
 const ms = (column: string) => `(extract(epoch from ${column}) * 1000)::bigint`
 

@@ -21,10 +21,21 @@ export async function recipeOfContent(tx: Tx, vesselId: string): Promise<RecipeS
 }
 
 /** A recipe as it is kept with a bottle, from what is in it. */
-export function snapshotOf(content: readonly { materialId: string; name: string; kind: MaterialKind; ul: number }[]): RecipeSnapshot {
+export function snapshotOf(
+  content: readonly { materialId: string; name: string; kind: MaterialKind; ul: number }[],
+): RecipeSnapshot {
   if (content.length === 0) return { paintParts: 0, paints: [], mediums: [], water: null }
   const { recipe } = readBack(content)
   const names = new Map(content.map((c) => [c.materialId, c.name]))
-  const named = (x: { materialId: string; parts: number }) => ({ ...x, parts: Math.round(x.parts * 1000) / 1000, name: names.get(x.materialId)! })
-  return { paintParts: recipe.paintParts, paints: recipe.paints.map(named), mediums: recipe.mediums.map(named), water: recipe.water ? named(recipe.water) : null }
-} // prettier-ignore
+  const named = (x: { materialId: string; parts: number }) => ({
+    ...x,
+    parts: Math.round(x.parts * 1000) / 1000,
+    name: names.get(x.materialId)!,
+  })
+  return {
+    paintParts: recipe.paintParts,
+    paints: recipe.paints.map(named),
+    mediums: recipe.mediums.map(named),
+    water: recipe.water ? named(recipe.water) : null,
+  }
+}

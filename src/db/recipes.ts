@@ -41,11 +41,23 @@ export async function findRecipe<Body>(tx: Tx, id: string): Promise<NamedRecipe<
  * @returns the version
  * @throws Conflict when another recipe has the name
  */
-export async function saveRecipe(tx: Tx, r: { requestId: string; id: string; name: string; note: string; body: unknown }): Promise<number> {
-  const [before] = await tx.q<{ version: number }>('select version from recipe_version where studio_id = $1 and request_id = $2', [tx.studioId, r.requestId])
+export async function saveRecipe(
+  tx: Tx,
+  r: { requestId: string; id: string; name: string; note: string; body: unknown },
+): Promise<number> {
+  const [before] = await tx.q<{ version: number }>(
+    'select version from recipe_version where studio_id = $1 and request_id = $2',
+    [tx.studioId, r.requestId],
+  )
   if (before) return before.version
-  const [taken] = await tx.q('select 1 from recipe where studio_id = $1 and name_key = lower(btrim($2)) and id <> $3 and archived_at is null', [tx.studioId, r.name, r.id])
-  if (taken) throw new Conflict(`There is a recipe “${r.name}” already. Give this one another name, or open that one and save a version of it.`)
+  const [taken] = await tx.q(
+    'select 1 from recipe where studio_id = $1 and name_key = lower(btrim($2)) and id <> $3 and archived_at is null',
+    [tx.studioId, r.name, r.id],
+  )
+  if (taken)
+    throw new Conflict(
+      `There is a recipe “${r.name}” already. Give this one another name, or open that one and save a version of it.`,
+    )
   await tx.q(
     `insert into recipe (studio_id, id, name) values ($1, $2, $3)
      on conflict (studio_id, id) do update set name = excluded.name, archived_at = null`,
@@ -58,7 +70,7 @@ export async function saveRecipe(tx: Tx, r: { requestId: string; id: string; nam
     [tx.studioId, r.id, r.requestId, tx.accountId, r.note, JSON.stringify(r.body)],
   )
   return row!.version
-} // prettier-ignore
+}
 
 /** Puts a recipe away; its versions stay with the bottles mixed by them. */
 export async function putRecipeAway(tx: Tx, id: string): Promise<void> {

@@ -27,14 +27,26 @@ const WEIGHT = `vessel_id as "vesselId", request_id as "requestId", gross_mg as 
   held_as as "heldAs", at, by is not distinct from $2 as mine`
 
 /** What an explanation of a weight needs to know of a portion. */
-export const weighable = (p: LotPortion) => ({ lotId: p.lotId, ul: p.ul, isWater: p.kind === 'water', densityGPerMl: p.densityGPerMl, solids: p.solids }) // prettier-ignore
+export const weighable = (p: LotPortion) => ({
+  lotId: p.lotId,
+  ul: p.ul,
+  isWater: p.kind === 'water',
+  densityGPerMl: p.densityGPerMl,
+  solids: p.solids,
+})
 
 /** Weights of the stocktake under way, in the order they were taken. */
 export const weightsTaken = (tx: Tx) =>
-  tx.q<Weight>(`select ${WEIGHT} from stocktake_weight where studio_id = $1 order by at, vessel_id`, [tx.studioId, tx.accountId]) // prettier-ignore
+  tx.q<Weight>(`select ${WEIGHT} from stocktake_weight where studio_id = $1 order by at, vessel_id`, [
+    tx.studioId,
+    tx.accountId,
+  ])
 
 /** Keeps what one bottle weighs until the stocktake is booked, in place of an earlier weight of it. @throws NotFound */
-export async function takeWeight(tx: Tx, weight: Pick<Weight, 'vesselId' | 'requestId' | 'grossMg' | 'tareMg'>): Promise<Weight> {
+export async function takeWeight(
+  tx: Tx,
+  weight: Pick<Weight, 'vesselId' | 'requestId' | 'grossMg' | 'tareMg'>,
+): Promise<Weight> {
   const { vesselId, requestId, grossMg, tareMg } = weight
   const bottle = await tx.q('select 1 from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId])
   if (bottle.length === 0) throw new NotFound('bottle')
@@ -48,18 +60,25 @@ export async function takeWeight(tx: Tx, weight: Pick<Weight, 'vesselId' | 'requ
   )
   tx.touched.add('stocktake')
   return row!
-} // prettier-ignore
+}
 
 /** Says where a loss went. @throws NotFound where that weight is booked, or taken anew */
 export async function nameLoss(tx: Tx, line: Pick<Weight, 'vesselId' | 'requestId' | 'named'>): Promise<void> {
-  const done = await tx.q('update stocktake_weight set named = $4 where studio_id = $1 and vessel_id = $2 and request_id = $3 returning 1', [tx.studioId, line.vesselId, line.requestId, line.named]) // prettier-ignore
+  const done = await tx.q(
+    'update stocktake_weight set named = $4 where studio_id = $1 and vessel_id = $2 and request_id = $3 returning 1',
+    [tx.studioId, line.vesselId, line.requestId, line.named],
+  )
   if (done.length === 0) throw new NotFound('weight')
   tx.touched.add('stocktake')
 }
 
 /** Forgets a weight; one that is forgotten, booked or taken anew already stays as it is. */
 export async function dropWeight(tx: Tx, line: Pick<Weight, 'vesselId' | 'requestId'>): Promise<void> {
-  await tx.q('delete from stocktake_weight where studio_id = $1 and vessel_id = $2 and request_id = $3', [tx.studioId, line.vesselId, line.requestId]) // prettier-ignore
+  await tx.q('delete from stocktake_weight where studio_id = $1 and vessel_id = $2 and request_id = $3', [
+    tx.studioId,
+    line.vesselId,
+    line.requestId,
+  ])
   tx.touched.add('stocktake')
 }
 
@@ -77,11 +96,20 @@ export async function bookWeights(tx: Tx, requestIds: readonly string[]): Promis
   const ids = lines.map((l) => l.vesselId)
   const content = groupBy(await portionsOf(tx, ids), (p) => p.vesselId)
   for (const { vesselId, requestId, grossMg, tareMg, named, heldAs } of lines) {
-    const found = explain({ grossMg, tareMg, content: (content.get(vesselId) ?? []).map(weighable), named: named ?? undefined })
+    const found = explain({
+      grossMg,
+      tareMg,
+      content: (content.get(vesselId) ?? []).map(weighable),
+      named: named ?? undefined,
+    })
     if (found.kind === 'as booked' && contentKey(content.get(vesselId) ?? []) === heldAs)
-      await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId, tareMg])
+      await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
+        tx.studioId,
+        vesselId,
+        tareMg,
+      ])
     else await weighInBottle(tx, { vesselId, requestId, grossMg, tareMg, named: named ?? undefined, heldAs })
   }
   await tx.q('delete from stocktake_weight where studio_id = $1 and vessel_id = any ($2)', [tx.studioId, ids])
   tx.touched.add('stocktake')
-} // prettier-ignore
+}

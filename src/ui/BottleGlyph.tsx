@@ -63,16 +63,34 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
         </g>
       ) : null}
       {look.keep ? (
-        <path d="M3 30 h20 l-20 20 Z" fill={look.keep === 'past' ? '#1c1c1c' : '#fff'} stroke="#1c1c1c" strokeWidth="2" />
+        <path
+          d="M3 30 h20 l-20 20 Z"
+          fill={look.keep === 'past' ? '#1c1c1c' : '#fff'}
+          stroke="#1c1c1c"
+          strokeWidth="2"
+        />
       ) : null}
       {t && !look.empty ? (
         <g>
-          <rect x="28" y="121" width="44" height="24" rx="4" fill="#fff" fillOpacity=".92" stroke="#3a3a3a" strokeWidth="1" />
-          <path d={`M${50 - half} 141 C${50 - half * 0.7} ${141 - rise * 0.2} ${50 - half * 0.55} ${141 - rise} 50 ${141 - rise} S${50 + half * 0.7} ${141 - rise * 0.2} ${50 + half} 141 Z`} fill="#1c1c1c" />
+          <rect
+            x="28"
+            y="121"
+            width="44"
+            height="24"
+            rx="4"
+            fill="#fff"
+            fillOpacity=".92"
+            stroke="#3a3a3a"
+            strokeWidth="1"
+          />
+          <path
+            d={`M${50 - half} 141 C${50 - half * 0.7} ${141 - rise * 0.2} ${50 - half * 0.55} ${141 - rise} 50 ${141 - rise} S${50 + half * 0.7} ${141 - rise * 0.2} ${50 + half} 141 Z`}
+            fill="#1c1c1c"
+          />
           <path d="M31 141.500h38" stroke="#1c1c1c" strokeWidth="1.5" />
         </g>
       ) : null}
       {look.reference ? <path d="M14 152.500h72" stroke="#1c1c1c" strokeWidth="3" /> : null}
     </svg>
   )
-} // prettier-ignore
+}

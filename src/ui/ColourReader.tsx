@@ -33,9 +33,14 @@ interface Status {
 const OUT = 'Fika did not answer. Try again in a moment, or pick the colour by hand.'
 
 async function ask<T>(body: object, signal: AbortSignal): Promise<Answer<T>> {
-  const response = await fetch('/reader', { method: 'POST', body: JSON.stringify(body), signal, headers: { 'content-type': 'application/json' } })
+  const response = await fetch('/reader', {
+    method: 'POST',
+    body: JSON.stringify(body),
+    signal,
+    headers: { 'content-type': 'application/json' },
+  })
   return (await response.json()) as Answer<T>
-} // prettier-ignore
+}
 
 /** Reads a swatch with the colour reader: several readings, averaged, slips left out. */
 export function ColourReader({
@@ -89,7 +94,11 @@ export function ColourReader({
           <span className="chipline">
             <Chip hex={last.hex} sheen="matte" />
             <span>
-              {last.hex} <small className="muted">{last.used} readings agree within {last.spread.toFixed(1)}{last.rejected ? `, ${last.rejected} left out` : ''}</small>
+              {last.hex}{' '}
+              <small className="muted">
+                {last.used} readings agree within {last.spread.toFixed(1)}
+                {last.rejected ? `, ${last.rejected} left out` : ''}
+              </small>
             </span>
           </span>
         ) : null}
@@ -108,7 +117,9 @@ export function ColourReader({
       ) : null}
       {status?.calibrate ? (
         <Notice kind="warning">
-          {status.calibratedAt ? 'The reader has not seen its white tile for more than eight hours.' : 'The reader has never seen its white tile.'}{' '}
+          {status.calibratedAt
+            ? 'The reader has not seen its white tile for more than eight hours.'
+            : 'The reader has never seen its white tile.'}{' '}
           <button type="button" className="plain" onClick={() => void talk<Status>({ do: 'calibrate' }, setStatus)}>
             Set it on the tile and calibrate
           </button>
@@ -117,4 +128,4 @@ export function ColourReader({
       {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
     </div>
   )
-} // prettier-ignore
+}

@@ -93,13 +93,28 @@ describe('a stopwatch on one key', () => {
 describe('reading what was typed', () => {
   it('turns what cannot be read into a sentence, and lets real faults through', () => {
     const said: (string | undefined)[] = []
-    attemptOr((s) => said.push(s), () => { throw new Invalid('Type it like 60 ml.') }) // prettier-ignore
+    attemptOr(
+      (s) => said.push(s),
+      () => {
+        throw new Invalid('Type it like 60 ml.')
+      },
+    )
     expect(said).toEqual([undefined, 'Type it like 60 ml.'])
-    expect(() => attemptOr(() => undefined, () => { throw new TypeError('broken') })).toThrow('broken') // prettier-ignore
+    expect(() =>
+      attemptOr(
+        () => undefined,
+        () => {
+          throw new TypeError('broken')
+        },
+      ),
+    ).toThrow('broken')
   })
   it('keeps the sentence until the next try or until it is cleared', () => {
     const { result } = renderHook(() => useAttempt())
-    const fail = () => result.current.attempt(() => { throw new Invalid('Type a number.') }) // prettier-ignore
+    const fail = () =>
+      result.current.attempt(() => {
+        throw new Invalid('Type a number.')
+      })
     act(fail)
     expect(result.current.unreadable).toBe('Type a number.')
     act(() => result.current.attempt(() => undefined))

@@ -24,7 +24,16 @@ type News =
   | { kind: 'here'; name: string; resolutionG: number; standIn: boolean }
   | { kind: 'weight'; grams: number; tare: number; stable: boolean; overload: boolean; at: number }
 
-const NOTHING: ScaleView = { here: false, why: 'Looking for the scale.', name: '', standIn: false, resolutionG: 0.1, overload: false, grams: null, settledG: null } // prettier-ignore
+const NOTHING: ScaleView = {
+  here: false,
+  why: 'Looking for the scale.',
+  name: '',
+  standIn: false,
+  resolutionG: 0.1,
+  overload: false,
+  grams: null,
+  settledG: null,
+}
 /** Readings kept for telling whether it stands still. */
 const KEPT = 30
 
@@ -62,7 +71,11 @@ export function useScale(on = true): ScaleView & { ask: (wish: object) => Promis
     back: () => undefined,
   })
   const ask = useCallback(async (wish: object) => {
-    await fetch('/scale', { method: 'POST', body: JSON.stringify(wish), headers: { 'content-type': 'application/json' } }).catch(() => undefined) // prettier-ignore
+    await fetch('/scale', {
+      method: 'POST',
+      body: JSON.stringify(wish),
+      headers: { 'content-type': 'application/json' },
+    }).catch(() => undefined)
   }, [])
   return { ...view, ask }
 }

@@ -43,7 +43,11 @@ describe('sending what was typed', () => {
   it('a double tap is one request', async () => {
     const { asked, result } = open()
     await act(async () => {
-      const tap = () => result.current.send((id) => { asked.push(id); return Promise.resolve({ ok: true, value: '' }) }) // prettier-ignore
+      const tap = () =>
+        result.current.send((id) => {
+          asked.push(id)
+          return Promise.resolve({ ok: true, value: '' })
+        })
       tap()
       tap()
     })

@@ -8,7 +8,11 @@ import { reflectanceFromHex } from '@/core/colour/reflectance'
 import type { ColourWorker } from './colour'
 
 const kept: { worker?: ColourWorker } = {}
-jest.mock('comlink', () => ({ expose: (worker: ColourWorker) => { kept.worker = worker } })) // prettier-ignore
+jest.mock('comlink', () => ({
+  expose: (worker: ColourWorker) => {
+    kept.worker = worker
+  },
+}))
 
 const hexes = ['#136a78', '#f5f3ec', '#1d4e9e', '#e9b310', '#c22a2c', '#1c1c1c', '#7a4a22', '#3f8f4f']
 const optics = hexes.map((h) => opticsFromHex(h, 'normal'))
@@ -35,7 +39,10 @@ describe('the colour worker', () => {
     expect(Math.max(whole.length, exact.length)).toBeLessThanOrEqual(60)
     expect(whole.map((w) => w.deltaE)).toEqual([...whole.map((w) => w.deltaE)].sort((a, b) => a - b))
     const { set, parts, deltaE } = whole[0]!
-    const mixed = mixToLab(set.map((i) => optics[i]!), parts) // prettier-ignore
+    const mixed = mixToLab(
+      set.map((i) => optics[i]!),
+      parts,
+    )
     // Packed optics are 32-bit floats.
     expect(deltaE00(mixed, hexToLab('#2f7f8c'))).toBeCloseTo(deltaE, 2)
   })
@@ -69,7 +76,9 @@ describe('the colour worker', () => {
     expect(darker.value.now).toBeGreaterThan(said.value.now + 20)
   })
   it('is called off while it searches, and answers nothing then', async () => {
-    const many = Array.from({ length: 60 }, (_, i) => packOptics(opticsFromHex(`#${(0x204060 + i * 0x030509).toString(16)}`, 'normal'))) // prettier-ignore
+    const many = Array.from({ length: 60 }, (_, i) =>
+      packOptics(opticsFromHex(`#${(0x204060 + i * 0x030509).toString(16)}`, 'normal')),
+    )
     // A slow machine may tell how far it is before it hears of it: what the first one tells is not the second's.
     const search = worker.match(target('#2f7f8c'), many, { most: 4 }, () => undefined)
     worker.cancel()

@@ -58,27 +58,38 @@ export interface CupInHand {
 
 function opticsOfCup({ paints, amounts, seen }: CupInHand): Optics {
   const total = amounts.reduce((a, b) => a + b, 0)
-  const sum = mixOptics(paints.map(unpackOptics), amounts) // prettier-ignore
+  const sum = mixOptics(paints.map(unpackOptics), amounts)
   const perUnit = { k: sum.k.map((v) => v / total), s: sum.s.map((v) => v / total) }
   return seen ? asSeen(perUnit, Float64Array.from(seen)) : perUnit
 }
 
 const worker = {
   /** Formulas near a target. @param paints packed optics of the paints allowed */
-  async match(target: readonly number[], paints: readonly string[], wish: MatchWish, onProgress: (share: number) => void): Promise<Answered<Matched>> {
+  async match(
+    target: readonly number[],
+    paints: readonly string[],
+    wish: MatchWish,
+    onProgress: (share: number) => void,
+  ): Promise<Answered<Matched>> {
     const found = await run(matchSteps(Float64Array.from(target), paints.map(unpackOptics), wish), onProgress)
     if (!found?.ok) return found
     return { ok: true, value: { exact: found.value.exact.slice(0, SENT), whole: found.value.whole.slice(0, SENT) } }
   },
   /** What to add to a cup. */
-  mend(target: readonly number[], cup: CupInHand, paints: readonly string[], wish: MendWish, onProgress: (share: number) => void): Promise<Answered<Mended>> {
+  mend(
+    target: readonly number[],
+    cup: CupInHand,
+    paints: readonly string[],
+    wish: MendWish,
+    onProgress: (share: number) => void,
+  ): Promise<Answered<Mended>> {
     return run(mendSteps(Float64Array.from(target), opticsOfCup(cup), paints.map(unpackOptics), wish), onProgress)
   },
   /** Calls off whatever is being searched. */
   cancel(): void {
     turn += 1
   },
-} // prettier-ignore
+}
 export type ColourWorker = typeof worker
 
 expose(worker)

@@ -62,11 +62,15 @@ async function timeMound(page: Page, seconds: number, tries = 3): Promise<void> 
   await expect(page.getByTestId('reading')).toContainText(tries < 3 ? 'one try' : 'middle of 3')
   const pressed = await page.evaluate(() => (window as unknown as { pressed: number[] }).pressed)
   expect(pressed).toHaveLength(2 * tries)
-  const times = Array.from({ length: tries }, (_, i) => (pressed[2 * i + 1]! - pressed[2 * i]!) / 1000).sort((a, b) => a - b) // prettier-ignore
+  const times = Array.from({ length: tries }, (_, i) => (pressed[2 * i + 1]! - pressed[2 * i]!) / 1000).sort(
+    (a, b) => a - b,
+  )
   // A busy machine presses late, never early.
   expect(times[0]).toBeGreaterThanOrEqual(seconds - 0.05)
   // It is shown to a tenth.
-  expect(Math.abs(parseFloat((await page.getByTestId('reading').textContent())!) - times[tries >> 1]!)).toBeLessThan(0.06) // prettier-ignore
+  expect(Math.abs(parseFloat((await page.getByTestId('reading').textContent())!) - times[tries >> 1]!)).toBeLessThan(
+    0.06,
+  )
 }
 
 test('a recipe of five is mixed with the scale, watered three times, labelled, and the rack is taken stock of', async ({

@@ -40,7 +40,11 @@ test('a messy list of 300 rows is mapped, checked, brought in, mended and brough
   await expect(page.getByText('13 of 13 are read')).toBeVisible()
 
   // The mended rows come in; nothing is doubled.
-  const mended = text.replaceAll("'-3 ml", '3 ml').replaceAll('bluish', '#3366aa').replaceAll('19,3', '1,3').replaceAll('a lot', '9') // prettier-ignore
+  const mended = text
+    .replaceAll("'-3 ml", '3 ml')
+    .replaceAll('bluish', '#3366aa')
+    .replaceAll('19,3', '1,3')
+    .replaceAll('a lot', '9')
   await page.goto('/paints/import')
   await bring('mended.csv', Buffer.from(mended))
   await page.getByRole('button', { name: `Import ${MESSY_BAD} good rows` }).click()
@@ -54,7 +58,9 @@ test('a messy list of 300 rows is mapped, checked, brought in, mended and brough
   await expect(page.getByText('This is not a list Fika reads.')).toBeVisible()
 })
 
-test('the drawer narrows by facets, the address keeps the view, and far cards come as they are scrolled to', async ({ page }) => {
+test('the drawer narrows by facets, the address keeps the view, and far cards come as they are scrolled to', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto('/paints')
   await page.getByRole('checkbox', { name: 'blue 11' }).check()
@@ -76,7 +82,7 @@ test('the drawer narrows by facets, the address keeps the view, and far cards co
   await page.goto('/paints?view=table')
   await page.keyboard.press('End')
   await expect(page.getByRole('link', { name: 'Ready Lagoon' })).toBeVisible()
-}) // prettier-ignore
+})
 
 test('a card opened while the search still waits for letters stays open', async ({ page }) => {
   await openDemo(page)
@@ -102,7 +108,10 @@ test('two people change one paint: the second is told, sees both, and keeps eith
   await page.getByRole('link', { name: /Loch Blue/ }).click()
   await page.getByRole('link', { name: 'Change', exact: true }).click()
   await page.waitForURL(/tab=change/)
-  const second = await browser.newPage({ storageState: await page.context().storageState(), baseURL: process.env.FIKA_URL! }) // prettier-ignore
+  const second = await browser.newPage({
+    storageState: await page.context().storageState(),
+    baseURL: process.env.FIKA_URL!,
+  })
   await second.goto(page.url())
   await second.getByLabel('List price of it').fill('12.90')
   await page.getByLabel('Maker').fill('Torvald Works')
@@ -128,7 +137,9 @@ test('two people change one paint: the second is told, sees both, and keeps eith
 test('a photo of a drawdown with a card in it gives the swatch', async ({ page }) => {
   await startStudio(page, 'Photo room')
   await page.goto('/paints/new')
-  await page.getByLabel('Photo of the drawdown').setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no photo') }) // prettier-ignore
+  await page
+    .getByLabel('Photo of the drawdown')
+    .setInputFiles({ name: 'x.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no photo') })
   await expect(page.getByText('This file is not a photo Fika can open.')).toBeVisible()
   // Under a warm lamp: a white card (90 %) on the left, the paint #136a78 on the right; each channel dimmed in linear light.
   const cast = [0.9, 0.7, 0.45]
@@ -138,7 +149,9 @@ test('a photo of a drawdown with a card in it gives the swatch', async ({ page }
     const [r, g, b] = linear.map((v, k) => Math.round(255 * toGamma(v * cast[k]!)))
     return { r: r!, g: g!, b: b! }
   }
-  const half = (linear: number[]) => ({ create: { width: 2000, height: 3000, channels: 3 as const, background: lit(linear) } }) // prettier-ignore
+  const half = (linear: number[]) => ({
+    create: { width: 2000, height: 3000, channels: 3 as const, background: lit(linear) },
+  })
   const photo = await sharp(half([0.9, 0.9, 0.9]))
     .extend({ right: 2000, background: lit([0x13, 0x6a, 0x78].map((v) => toLinear(v / 255))) })
     .jpeg({ quality: 95 })

@@ -36,7 +36,8 @@ test('prices: the league marks a bigger one that is dearer, and ratios have thei
   // A boxed set is one purchase, split by what each is worth.
   const box = page.getByRole('region', { name: 'Boxed set' })
   await box.getByRole('combobox', { name: 'Paints of the set' }).click()
-  for (const name of ['Barn · Bracken Lane', 'Cocoa · Bracken Lane']) await page.locator('.ant-select-item-option', { hasText: name }).last().click()
+  for (const name of ['Barn · Bracken Lane', 'Cocoa · Bracken Lane'])
+    await page.locator('.ant-select-item-option', { hasText: name }).last().click()
   await page.keyboard.press('Escape')
   await box.getByLabel('Price of the set').fill('3.01')
   await expect(box).toContainText('Barn €1.51, Cocoa €1.50')
@@ -44,7 +45,7 @@ test('prices: the league marks a bigger one that is dearer, and ratios have thei
   await expect(page.getByText('The set is booked')).toBeVisible()
   await page.goto('/paints?q=barn')
   await expect(page.getByRole('link', { name: /Barn/ })).toContainText('59\u00a0ml in containers')
-}) // prettier-ignore
+})
 
 test('a pack of surfaces, a plan on one, and the shelf is one shorter', async ({ page }) => {
   await startStudio(page, 'Shelf room')
@@ -144,7 +145,9 @@ test('the whole catalogue moves to another studio as JSON', async ({ page }) => 
   const other = await page.context().browser()!.newPage({ baseURL: process.env.FIKA_URL! })
   await startStudio(other, 'Moved room')
   await other.goto('/paints/import')
-  await other.locator('input[type=file]').setInputFiles({ name: 'c.json', mimeType: 'application/json', buffer: Buffer.from(json) }) // prettier-ignore
+  await other
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'c.json', mimeType: 'application/json', buffer: Buffer.from(json) })
   await expect(other.getByRole('heading', { name: /68 new, 0 changed, 4 here already, 0 that cannot/ })).toBeVisible()
   await other.getByRole('button', { name: 'Import 68 good rows' }).click()
   await expect(other.getByText('68 added')).toBeVisible()

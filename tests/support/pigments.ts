@@ -62,12 +62,20 @@ export function inventPigments(count: number, next: () => number): Pigment[] {
 export const labOf = (r: Reflectance) => xyzToLab(reflectanceToXyz(r))
 
 /** A mix as a reader would see it: noise of each band, and a drift of all. */
-export function readMix(paints: readonly Pigment[], amounts: readonly number[], next?: () => number, noise = 1): Reflectance {
-  const r = mixReflectance(paints.map((p) => p.optics), amounts) // prettier-ignore
+export function readMix(
+  paints: readonly Pigment[],
+  amounts: readonly number[],
+  next?: () => number,
+  noise = 1,
+): Reflectance {
+  const r = mixReflectance(
+    paints.map((p) => p.optics),
+    amounts,
+  )
   if (!next) return r
   const drift = 1 + 0.004 * noise * gaussian(next)
   return r.map((v) => Math.max(1e-4, v * drift + noise * (0.0015 + 0.004 * v) * gaussian(next)))
-} // prettier-ignore
+}
 
 /** A pigment as the studio first knows it: by its masstone, as read, and its strength class. */
 export function asPaint(p: Pigment, next?: () => number, strength: Strength = p.strength, noise = 1): PaintToCalibrate {

@@ -38,22 +38,42 @@ jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work
 afterAll(endPool)
 
 async function room() {
-  const signed: Signed = await signUp({ name: 'Runa', email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: 'Upper lock' }) // prettier-ignore
+  const signed: Signed = await signUp({
+    name: 'Runa',
+    email: `${uuidv7()}@example.org`,
+    password: 'a long pass phrase',
+    studioName: 'Upper lock',
+  })
   holder.token = signed.token
   const studio = await makeStudio(signed)
   const [teal, flow, water] = [await studio.paint('Teal'), await studio.medium('Flow'), await studio.water()]
-  const bottle = (label: string) => studio.bottle(label, [{ materialId: teal, ul: 40_000 }, { materialId: flow, ul: 80_000 }]) // prettier-ignore
+  const bottle = (label: string) =>
+    studio.bottle(label, [
+      { materialId: teal, ul: 40_000 },
+      { materialId: flow, ul: 80_000 },
+    ])
   return { signed, studio, teal, flow, water, bottle, find: (id: string) => studio.run((tx) => findBottle(tx, id)) }
 }
 const read = (vesselId: string, levelTimeS: number, more: object = {}) =>
-  readBottleAction({ requestId: uuidv7(), vesselId, levelTimeS, sigma: 0.1, tries: [levelTimeS], how: 'stopwatch', ...more }) // prettier-ignore
+  readBottleAction({
+    requestId: uuidv7(),
+    vesselId,
+    levelTimeS,
+    sigma: 0.1,
+    tries: [levelTimeS],
+    how: 'stopwatch',
+    ...more,
+  })
 
 describe('consistency', () => {
   it('is read, watered, and shown with what is believed of it', async () => {
     const { studio, water, bottle, find } = await room()
     const id = await bottle('Teal 1')
     expect(await read(id, 4)).toEqual({ ok: true, value: null })
-    expect(await waterBottleAction({ requestId: uuidv7(), vesselId: id, waterId: water, ul: 3_000 })).toEqual({ ok: true, value: null }) // prettier-ignore
+    expect(await waterBottleAction({ requestId: uuidv7(), vesselId: id, waterId: water, ul: 3_000 })).toEqual({
+      ok: true,
+      value: null,
+    })
     await read(id, 3)
     const data = await studio.run((tx) => consistencyData(tx, new Date()))
     const [desk] = data.bottles
@@ -74,11 +94,17 @@ describe('consistency', () => {
   it('of a palette goes by one reference, and a correction at the table is booked and learned from', async () => {
     const { studio, water, bottle, find } = await room()
     const [a, b, other] = [await bottle('A'), await bottle('B'), await bottle('C')]
-    await studio.run((tx) => tx.q(`update bottle set palette = 'Night' where studio_id = $1 and vessel_id = any ($2)`, [tx.studioId, [a, b]])) // prettier-ignore
+    await studio.run((tx) =>
+      tx.q(`update bottle set palette = 'Night' where studio_id = $1 and vessel_id = any ($2)`, [tx.studioId, [a, b]]),
+    )
     await referenceAction({ vesselId: a, isReference: true })
     await referenceAction({ vesselId: other, isReference: true })
     await referenceAction({ vesselId: b, isReference: true })
-    expect([(await find(a)).isReference, (await find(b)).isReference, (await find(other)).isReference]).toEqual([false, true, true]) // prettier-ignore
+    expect([(await find(a)).isReference, (await find(b)).isReference, (await find(other)).isReference]).toEqual([
+      false,
+      true,
+      true,
+    ])
     await referenceAction({ vesselId: b, isReference: false })
     expect((await find(b)).isReference).toBe(false)
     const six = { requestId: uuidv7(), vesselId: a, waterId: water, ul: 300, likeS: 2.5 }
@@ -96,22 +122,47 @@ describe('consistency', () => {
 
 describe('recipes and rules', () => {
   const body = (teal: string, flow: string, water: string): RecipeBody => ({
-    paints: [{ id: teal, parts: '1' }], mediums: [{ id: flow, parts: '1' }], ratio: '3 : 1', waterId: water, waterParts: '0.2', drops: [{ id: flow, parts: '2' }],
-    steps: ['Shake.'], role: 'swipe', technique: 'swipe',
-  }) // prettier-ignore
+    paints: [{ id: teal, parts: '1' }],
+    mediums: [{ id: flow, parts: '1' }],
+    ratio: '3 : 1',
+    waterId: water,
+    waterParts: '0.2',
+    drops: [{ id: flow, parts: '2' }],
+    steps: ['Shake.'],
+    role: 'swipe',
+    technique: 'swipe',
+  })
   it('are kept in versions, and put on the bench again, scaled as one likes', async () => {
     const { studio, teal, flow, water } = await room()
     const id = uuidv7()
-    const save = (more: object = {}) => saveRecipeAction({ requestId: uuidv7(), id, name: 'House swipe', note: '', body: body(teal, flow, water), ...more }) // prettier-ignore
+    const save = (more: object = {}) =>
+      saveRecipeAction({
+        requestId: uuidv7(),
+        id,
+        name: 'House swipe',
+        note: '',
+        body: body(teal, flow, water),
+        ...more,
+      })
     expect(await save()).toEqual({ ok: true, value: { id, version: 1 } })
     expect(await save({ note: 'more of it' })).toEqual({ ok: true, value: { id, version: 2 } })
     expect(await save({ id: uuidv7() })).toMatchObject({ ok: false, code: 'Conflict' })
     expect(await save({ name: '' })).toMatchObject({ ok: false, message: 'Give the recipe a name.' })
     const [recipe] = await studio.run((tx) => listRecipes<RecipeBody>(tx))
     const materials = await studio.run(listMixable)
-    const start = benchStart(materials, { paints: [], parts: [], us: false, recipe: { id, name: recipe!.name, version: 2, body: recipe!.versions[0]!.body } }) // prettier-ignore
+    const start = benchStart(materials, {
+      paints: [],
+      parts: [],
+      us: false,
+      recipe: { id, name: recipe!.name, version: 2, body: recipe!.versions[0]!.body },
+    })
     expect(start).toMatchObject({ label: 'House swipe', role: 'swipe', technique: 'swipe', recipe: { version: 2 } })
-    const view = viewOf({ ...start.draft, scaleBy: 'cups', scaleText: '3', cupSize: '84 ml' }, new Map(materials.map((m) => [m.id, m])), 'metric', 'binder') // prettier-ignore
+    const view = viewOf(
+      { ...start.draft, scaleBy: 'cups', scaleText: '3', cupSize: '84 ml' },
+      new Map(materials.map((m) => [m.id, m])),
+      'metric',
+      'binder',
+    )
     // 1 : 3 : 0.2 of 252 ml, and two drops for each 100 ml.
     expect(view.lines.map((l) => [l.kind, l.targetUl])).toEqual([
       ['paint', 60_000],
@@ -128,8 +179,22 @@ describe('recipes and rules', () => {
     const rules = () => studio.run(houseRules)
     await bodyRatioAction({ body: 'soft', ratio: { medium: 2.5, paint: 1 } })
     await paintRatioAction({ paintId: teal, ratio: { medium: 4, paint: 1 } })
-    await schoolAction({ key: 'swipe', school: { lines: [{ what: 'paint', parts: 1 }, { what: 'conditioner', parts: 4 }], steps: [] } }) // prettier-ignore
-    await bandsAction({ bands: [{ name: 'thick', fromS: 2 }, { name: 'thin', fromS: 0 }] }) // prettier-ignore
+    await schoolAction({
+      key: 'swipe',
+      school: {
+        lines: [
+          { what: 'paint', parts: 1 },
+          { what: 'conditioner', parts: 4 },
+        ],
+        steps: [],
+      },
+    })
+    await bandsAction({
+      bands: [
+        { name: 'thick', fromS: 2 },
+        { name: 'thin', fromS: 0 },
+      ],
+    })
     await shelfAction({ shelfC: 30 })
     expect(await rules()).toMatchObject({
       byBody: { soft: { medium: 2.5 } },
@@ -144,7 +209,12 @@ describe('recipes and rules', () => {
       await bodyRatioAction({ body: 'runny', ratio: null }),
       await paintRatioAction({ paintId: uuidv7(), ratio: { medium: 1, paint: 1 } }),
       await schoolAction({ key: 'swipe', school: { lines: [], steps: [] } }),
-      await bandsAction({ bands: [{ name: 'a', fromS: 1 }, { name: 'b', fromS: 2 }] }), // prettier-ignore
+      await bandsAction({
+        bands: [
+          { name: 'a', fromS: 1 },
+          { name: 'b', fromS: 2 },
+        ],
+      }),
       await shelfAction({ shelfC: 80 }),
     ])
       expect(bad.ok).toBe(false)
@@ -161,10 +231,24 @@ describe('mixes under way', () => {
     const { studio, teal, flow, water } = await room()
     const id = uuidv7()
     const input = {
-      id, lines: [{ source: 'material', id: teal, plannedUl: 10_000 }, { source: 'material', id: flow, plannedUl: 20_000 }],
-      recipe: { paints: [{ materialId: teal, parts: 1 }], paintParts: 1, mediums: [{ materialId: flow, parts: 2 }], water: null },
-      label: 'Teal', role: 'pour', technique: 'ring', bandS: [3, 5], cupUl: 90_000, waterId: water,
-    } // prettier-ignore
+      id,
+      lines: [
+        { source: 'material', id: teal, plannedUl: 10_000 },
+        { source: 'material', id: flow, plannedUl: 20_000 },
+      ],
+      recipe: {
+        paints: [{ materialId: teal, parts: 1 }],
+        paintParts: 1,
+        mediums: [{ materialId: flow, parts: 2 }],
+        water: null,
+      },
+      label: 'Teal',
+      role: 'pour',
+      technique: 'ring',
+      bandS: [3, 5],
+      cupUl: 90_000,
+      waterId: water,
+    }
     expect(await Promise.all([beginGuideAction(input), beginGuideAction(input)])).toEqual([
       { ok: true, value: { id } },
       { ok: true, value: { id } },
@@ -174,7 +258,10 @@ describe('mixes under way', () => {
     expect((await studio.run((tx) => openMixings(tx))).map((m) => m.kind).sort()).toEqual(['by eye', 'guided'])
     const kept = await studio.run((tx) => findMixing<{ lines: { name: string }[]; bandS: number[] }, unknown>(tx, id))
     expect(kept.plan).toMatchObject({ bandS: [3, 5], lines: [{ name: 'Flow' }, { name: 'Teal' }] })
-    expect(await beginGuideAction({ ...input, id: uuidv7(), lines: [] })).toMatchObject({ ok: false, message: expect.stringMatching('Choose a paint or a medium') }) // prettier-ignore
+    expect(await beginGuideAction({ ...input, id: uuidv7(), lines: [] })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('Choose a paint or a medium'),
+    })
     await putAsideAction({ id })
     await putAsideAction({ id: eye })
     expect(await studio.run((tx) => openMixings(tx))).toEqual([])
@@ -182,7 +269,10 @@ describe('mixes under way', () => {
   it('remember a density that was weighed once, within reason', async () => {
     const { studio, teal } = await room()
     expect(await weighOnceAction({ materialId: teal, densityGPerMl: 1.31 })).toEqual({ ok: true, value: null })
-    expect(await weighOnceAction({ materialId: teal, densityGPerMl: 9 })).toMatchObject({ ok: false, message: expect.stringMatching('Heavier') }) // prettier-ignore
+    expect(await weighOnceAction({ materialId: teal, densityGPerMl: 9 })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('Heavier'),
+    })
     expect((await studio.run(listMixable)).find((m) => m.id === teal)!.densityGPerMl).toBe(1.31)
   })
 })

@@ -35,7 +35,12 @@ jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work
 afterAll(endPool)
 
 async function room() {
-  const signed = await signUp({ name: 'Runa', email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: 'Upper lock' }) // prettier-ignore
+  const signed = await signUp({
+    name: 'Runa',
+    email: `${uuidv7()}@example.org`,
+    password: 'a long pass phrase',
+    studioName: 'Upper lock',
+  })
   holder.token = signed.token
   const studio = await makeStudio(signed)
   const teal = await studio.paint('Teal')
@@ -130,12 +135,22 @@ describe('a mix over its address', () => {
     expect(await json(await mixing(at('/x'), { params }))).toMatchObject({ ok: true, value: { id, revision: 0 } })
     const tare = { requestId: uuidv7(), after: 0, event: { kind: 'tare', grams: 30 } }
     expect(await json(await addToMixing(post(tare), { params }))).toMatchObject({ ok: true, value: { revision: 1 } })
-    expect(await json(await addToMixing(post({ ...tare, requestId: uuidv7() }), { params }))).toMatchObject({ ok: false, code: 'Conflict' }) // prettier-ignore
-    expect(await json(await addToMixing(new Request('http://x', { method: 'POST', body: 'nonsense' }), { params }))).toMatchObject({ ok: false, code: 'Invalid' }) // prettier-ignore
-    expect(await json(await toBottle(post({ label: 'A', role: 'pour', restHours: 2 }), { params }))).toMatchObject({ ok: false, message: expect.stringMatching('Nothing has been poured yet') }) // prettier-ignore
+    expect(await json(await addToMixing(post({ ...tare, requestId: uuidv7() }), { params }))).toMatchObject({
+      ok: false,
+      code: 'Conflict',
+    })
+    expect(
+      await json(await addToMixing(new Request('http://x', { method: 'POST', body: 'nonsense' }), { params })),
+    ).toMatchObject({ ok: false, code: 'Invalid' })
+    expect(await json(await toBottle(post({ label: 'A', role: 'pour', restHours: 2 }), { params }))).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('Nothing has been poured yet'),
+    })
     for (const other of [Promise.resolve({ id: 'nonsense' }), Promise.resolve({ id: uuidv7() })]) {
       expect(await json(await mixing(at('/x'), { params: other }))).toMatchObject({ ok: false, code: 'NotFound' })
-      expect(await json(await toBottle(post({ label: 'A', role: 'pour', restHours: 2 }), { params: other }))).toMatchObject({ code: 'NotFound' }) // prettier-ignore
+      expect(
+        await json(await toBottle(post({ label: 'A', role: 'pour', restHours: 2 }), { params: other })),
+      ).toMatchObject({ code: 'NotFound' })
     }
     delete holder.token
     expect(await json(await mixing(at('/x'), { params }))).toMatchObject({ ok: false, code: 'SignedOut' })

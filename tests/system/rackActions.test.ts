@@ -40,17 +40,28 @@ const as = (who: Signed) => {
   holder.token = who.token
 }
 const newStudio = async (name: string) => {
-  const signed = await signUp({ name, email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: name }) // prettier-ignore
+  const signed = await signUp({
+    name,
+    email: `${uuidv7()}@example.org`,
+    password: 'a long pass phrase',
+    studioName: name,
+  })
   return { signed, room: await makeStudio(signed) }
 }
 async function rack() {
   const { signed, room } = await newStudio('Upper lock')
   as(signed)
   const [teal, flow, water] = [await room.paint('Teal'), await room.medium('Flow'), await room.water()]
-  const bottle = (label: string) => room.bottle(label, [{ materialId: teal, ul: 30_000 }, { materialId: flow, ul: 60_000 }, { materialId: water, ul: 10_000 }]) // prettier-ignore
+  const bottle = (label: string) =>
+    room.bottle(label, [
+      { materialId: teal, ul: 30_000 },
+      { materialId: flow, ul: 60_000 },
+      { materialId: water, ul: 10_000 },
+    ])
   const [a, b] = [await bottle('A'), await bottle('B')]
   const find = (id: string) => room.run((tx) => findBottle(tx, id))
-  const massMg = async (id: string) => (await room.run((tx) => portionsOf(tx, [id]))).reduce((s, p) => s + p.ul * p.densityGPerMl, 0) // prettier-ignore
+  const massMg = async (id: string) =>
+    (await room.run((tx) => portionsOf(tx, [id]))).reduce((s, p) => s + p.ul * p.densityGPerMl, 0)
   return { signed, room, teal, flow, water, a, b, bottle, find, massMg }
 }
 /** The other studio's hand on this one's bottles. */
@@ -61,18 +72,28 @@ describe('what is done to bottles', () => {
     const { room, a, find } = await rack()
     const request = { requestId: uuidv7(), vesselId: a, totalUl: 250_000 }
     expect(await extendAction(request)).toEqual({ ok: true, value: null })
-    expect(await extendAction({ ...request, requestId: uuidv7() })).toMatchObject({ ok: false, message: expect.stringMatching('holds that much already') }) // prettier-ignore
+    expect(await extendAction({ ...request, requestId: uuidv7() })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('holds that much already'),
+    })
     const content = (await room.run((tx) => portionsOf(tx, [a]))).map((p) => p.ul)
     // Thirty, sixty and ten in a hundred, of 250.
     expect([...content].sort((x, y) => x - y)).toEqual([25_000, 75_000, 150_000])
     expect((await find(a)).movedAt).not.toBeNull()
-    expect(await extendAction({ requestId: uuidv7(), vesselId: a })).toMatchObject({ ok: false, message: 'Type how much it should hold then.' }) // prettier-ignore
+    expect(await extendAction({ requestId: uuidv7(), vesselId: a })).toMatchObject({
+      ok: false,
+      message: 'Type how much it should hold then.',
+    })
     await expectBalanced(room)
   })
   it('shares out, pours together and waters, each once however often it is sent', async () => {
     const { room, a, b, water, find } = await rack()
     const fresh = uuidv7()
-    const split = { requestId: uuidv7(), vesselId: a, into: [{ vesselId: fresh, label: 'A 2', ul: 40_000, capacityUl: null, tareMg: null }] } // prettier-ignore
+    const split = {
+      requestId: uuidv7(),
+      vesselId: a,
+      into: [{ vesselId: fresh, label: 'A 2', ul: 40_000, capacityUl: null, tareMg: null }],
+    }
     await Promise.all([splitAction(split), splitAction(split)])
     expect([(await find(a)).ul, (await find(fresh)).ul]).toEqual([60_000, 40_000])
     const merge = { requestId: uuidv7(), intoId: fresh, fromIds: [a, b] }
@@ -81,21 +102,30 @@ describe('what is done to bottles', () => {
     const add = { requestId: uuidv7(), vesselId: fresh, waterId: water, ul: 2_000 }
     await Promise.all([addWaterAction(add), addWaterAction(add)])
     expect((await find(fresh)).ul).toBe(202_000)
-    expect(await splitAction({ ...split, requestId: uuidv7(), into: [] })).toMatchObject({ ok: false, message: 'Say into how many bottles.' }) // prettier-ignore
+    expect(await splitAction({ ...split, requestId: uuidv7(), into: [] })).toMatchObject({
+      ok: false,
+      message: 'Say into how many bottles.',
+    })
     expect(await mergeAction({ ...merge, requestId: uuidv7(), fromIds: [] })).toMatchObject({
       ok: false,
       field: 'fromIds',
     })
-    expect(await addWaterAction({ ...add, requestId: uuidv7(), ul: 2e8 })).toMatchObject({ ok: false, message: expect.stringMatching('Check the unit') }) // prettier-ignore
+    expect(await addWaterAction({ ...add, requestId: uuidv7(), ul: 2e8 })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('Check the unit'),
+    })
     await expectBalanced(room)
   })
   it('notes that it was shaken, and its palette and technique; another palette has another reference', async () => {
     const { room, a, find } = await rack()
     expect(await shakenAction({ vesselId: a })).toEqual({ ok: true, value: null })
     expect(Date.parse((await find(a)).movedAt!)).toBeGreaterThan(Date.now() - 60_000)
-    const edit = (palette: string) => editBottleAction({ vesselId: a, label: 'Night', role: 'swipe', palette, technique: 'swipe', notes: '' }) // prettier-ignore
+    const edit = (palette: string) =>
+      editBottleAction({ vesselId: a, label: 'Night', role: 'swipe', palette, technique: 'swipe', notes: '' })
     await edit('Night')
-    await room.run((tx) => tx.q('update bottle set is_reference = true where studio_id = $1 and vessel_id = $2', [tx.studioId, a])) // prettier-ignore
+    await room.run((tx) =>
+      tx.q('update bottle set is_reference = true where studio_id = $1 and vessel_id = $2', [tx.studioId, a]),
+    )
     await edit('Night')
     expect(await find(a)).toMatchObject({ label: 'Night', palette: 'Night', technique: 'swipe', isReference: true })
     await edit('Day')
@@ -106,9 +136,15 @@ describe('what is done to bottles', () => {
     const { a, find } = await rack()
     const { code } = await find(a)
     expect(await findByCodeAction({ code: shortCode(code).toLowerCase() })).toEqual({ ok: true, value: { id: a } })
-    expect(await findByCodeAction({ code: `${code}-!` })).toMatchObject({ ok: false, message: expect.stringMatching('mistyped') }) // prettier-ignore
+    expect(await findByCodeAction({ code: `${code}-!` })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('mistyped'),
+    })
     const free = code === '0000' ? '1111' : '0000'
-    expect(await findByCodeAction({ code: shortCode(free) })).toMatchObject({ ok: false, message: expect.stringMatching('No bottle of this studio') }) // prettier-ignore
+    expect(await findByCodeAction({ code: shortCode(free) })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching('No bottle of this studio'),
+    })
     expect(await findByCodeAction({ code: ' ' })).toMatchObject({ ok: false, field: 'code' })
   })
   it('knows what stands beside it: waters, other bottles, and no pours yet', async () => {
@@ -128,7 +164,14 @@ describe('a stocktake', () => {
   /** Puts a bottle on the scale, so much off what the books say. @returns the request id of its weight */
   async function weigh({ massMg }: Awaited<ReturnType<typeof rack>>, vesselId: string, off: number, tareMg = 30_000) {
     const requestId = uuidv7()
-    answered(await takeWeightAction({ requestId, vesselId, tareMg, grossMg: Math.round((await massMg(vesselId)) + tareMg + off) })) // prettier-ignore
+    answered(
+      await takeWeightAction({
+        requestId,
+        vesselId,
+        tareMg,
+        grossMg: Math.round((await massMg(vesselId)) + tareMg + off),
+      }),
+    )
     return requestId
   }
   const taken = (room: Awaited<ReturnType<typeof rack>>['room']) => room.run(weightsTaken)
@@ -189,9 +232,15 @@ describe('a stocktake', () => {
     const { room, a, b, find } = at
     const requestIds = [await weigh(at, a, -3_000), await weigh(at, b, -2_000)]
     const { movementId } = await room.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: a, ul: 20_000 }))
-    expect(await stocktakeAction({ requestIds })).toMatchObject({ ok: false, code: 'Conflict', message: 'A has changed since it was weighed. Weigh it again.' }) // prettier-ignore
+    expect(await stocktakeAction({ requestIds })).toMatchObject({
+      ok: false,
+      code: 'Conflict',
+      message: 'A has changed since it was weighed. Weigh it again.',
+    })
     expect([(await find(a)).ul, (await find(b)).ul]).toEqual([80_000, 100_000])
-    expect((await taken(room))[0]!.heldAs).not.toBe(contentKey((await room.run(toWeigh)).find((x) => x.id === a)!.content)) // prettier-ignore
+    expect((await taken(room))[0]!.heldAs).not.toBe(
+      contentKey((await room.run(toWeigh)).find((x) => x.id === a)!.content),
+    )
     await room.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
     answered(await stocktakeAction({ requestIds }))
     expect((await find(a)).evaporatedUl).toBe(Math.round(3_000 / 0.998))
@@ -221,7 +270,13 @@ describe('another studio', () => {
     const own = await theirs.bottle('Own', [{ materialId: await theirs.paint('Red'), ul: 10_000 }])
     const r = () => ({ requestId: uuidv7() })
     refused(await extendAction({ ...r(), vesselId: a, totalUl: 250_000 }))
-    refused(await splitAction({ ...r(), vesselId: a, into: [{ vesselId: uuidv7(), label: 'X', ul: 1_000, capacityUl: null, tareMg: null }] })) // prettier-ignore
+    refused(
+      await splitAction({
+        ...r(),
+        vesselId: a,
+        into: [{ vesselId: uuidv7(), label: 'X', ul: 1_000, capacityUl: null, tareMg: null }],
+      }),
+    )
     refused(await mergeAction({ ...r(), intoId: own, fromIds: [a] }))
     refused(await mergeAction({ ...r(), intoId: a, fromIds: [own] }))
     refused(await addWaterAction({ ...r(), vesselId: a, waterId: await theirs.water(), ul: 1_000 }))
@@ -231,7 +286,15 @@ describe('another studio', () => {
       await editBottleAction({ vesselId: a, label: 'Mine', role: 'pour', palette: '', technique: null, notes: '' }),
     )
     refused(await takeWeightAction({ ...r(), vesselId: a, grossMg: 1, tareMg: 0 }))
-    refused(await reclaimAction({ ...r(), pourId: a, jarId: uuidv7(), newJar: { label: 'J', capacityUl: null, tareMg: null }, netMg: 1_000 })) // prettier-ignore
+    refused(
+      await reclaimAction({
+        ...r(),
+        pourId: a,
+        jarId: uuidv7(),
+        newJar: { label: 'J', capacityUl: null, tareMg: null },
+        netMg: 1_000,
+      }),
+    )
     const { code } = await room.run((tx) => findBottle(tx, a))
     refused(await findByCodeAction({ code: shortCode(code) }))
     expect(await room.content(a)).toEqual(before)

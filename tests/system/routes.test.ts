@@ -25,7 +25,12 @@ jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work
 afterAll(endPool)
 
 const newStudio = async (name: string): Promise<Signed> => {
-  const signed = await signUp({ name, email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: name }) // prettier-ignore
+  const signed = await signUp({
+    name,
+    email: `${uuidv7()}@example.org`,
+    password: 'a long pass phrase',
+    studioName: name,
+  })
   holder.token = signed.token
   return signed
 }
@@ -34,11 +39,27 @@ const list = (text: string) => {
   return { file: { kind: 'table', table }, mapping: guessMapping(table.headings), update: true }
 }
 const shades = (count: number, from = 0) =>
-  ['name,maker,swatch,body', ...Array.from({ length: count }, (_, i) => `Shade ${String(from + i).padStart(4, '0')},Torvald Works,#${((from + i) * 7919).toString(16).padStart(6, '0')},${i % 2 ? 'soft' : 'fluid'}`)].join('\n') // prettier-ignore
+  [
+    'name,maker,swatch,body',
+    ...Array.from(
+      { length: count },
+      (_, i) =>
+        `Shade ${String(from + i).padStart(4, '0')},Torvald Works,#${((from + i) * 7919).toString(16).padStart(6, '0')},${i % 2 ? 'soft' : 'fluid'}`,
+    ),
+  ].join('\n')
 const post = (body: unknown, headers: Record<string, string> = {}) =>
-  runImport(new Request('http://127.0.0.1/paints/import/run', { method: 'POST', headers, body: typeof body === 'string' ? body : JSON.stringify(body) })) // prettier-ignore
+  runImport(
+    new Request('http://127.0.0.1/paints/import/run', {
+      method: 'POST',
+      headers,
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    }),
+  )
 const lines = async (response: Response) =>
-  (await response.text()).trim().split('\n').map((l) => JSON.parse(l) as Record<string, unknown>) // prettier-ignore
+  (await response.text())
+    .trim()
+    .split('\n')
+    .map((l) => JSON.parse(l) as Record<string, unknown>)
 const paintsOf = (who: Signed) =>
   withStudio(who, allMaterials).then((all) => all.filter((m) => m.kind === 'paint').map((m) => m.name))
 
@@ -60,7 +81,9 @@ describe('an import as it runs', () => {
     expect(await lines(await post({ ...list(shades(2)), mapping: {} }))).toEqual([
       { message: 'No column is the name yet. Choose which column names the paint.' },
     ])
-    expect(await lines(await post({ file: { kind: 'table' }, mapping: {} }))).toEqual([{ message: 'Choose the file again.' }]) // prettier-ignore
+    expect(await lines(await post({ file: { kind: 'table' }, mapping: {} }))).toEqual([
+      { message: 'Choose the file again.' },
+    ])
     expect(await paintsOf(who)).toEqual([])
   })
   it('is refused to somebody signed out, and to another site', async () => {

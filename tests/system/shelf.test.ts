@@ -19,7 +19,17 @@ async function setting() {
   const bottle = await studio.bottle('B', [{ materialId: teal, ul: 500_000 }])
   const surfaceId = uuidv7()
   await studio.run(async (tx) => {
-    await saveSurface(tx, { id: surfaceId, kind: 'panel', name: 'Panel', shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, grade: 'sale' }) // prettier-ignore
+    await saveSurface(tx, {
+      id: surfaceId,
+      kind: 'panel',
+      name: 'Panel',
+      shape: 'rectangle',
+      lengthMm: 200,
+      widthMm: 200,
+      diameterMm: 0,
+      edgeMm: 10,
+      grade: 'sale',
+    })
     await moveSurfaces(tx, { requestId: uuidv7(), surfaceId, count: 3, priceMinor: 900, note: 'pack' })
   })
   const left = async () => (await studio.run(listSurfaces))[0]!.onHand
@@ -27,16 +37,33 @@ async function setting() {
     const planId = uuidv7()
     await studio.run((tx) =>
       savePlan(tx, {
-        id: planId, title: 'Ferry', technique: 'straight', surface: { shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, count },
-        coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 }, surfaceStockId: surfaceId, surfaceCostMinor: 300, cup: [{ vesselId: bottle, parts: 1 }], apart: [], notes: '',
+        id: planId,
+        title: 'Ferry',
+        technique: 'straight',
+        surface: { shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, count },
+        coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
+        surfaceStockId: surfaceId,
+        surfaceCostMinor: 300,
+        cup: [{ vesselId: bottle, parts: 1 }],
+        apart: [],
+        notes: '',
       }),
-    ) // prettier-ignore
-    const request = { requestId: uuidv7(), planId, pieceId: uuidv7(), vesselId: uuidv7(), takes: [{ vesselId: bottle, ul: 10_000 }] } // prettier-ignore
+    )
+    const request = {
+      requestId: uuidv7(),
+      planId,
+      pieceId: uuidv7(),
+      vesselId: uuidv7(),
+      takes: [{ vesselId: bottle, ul: 10_000 }],
+    }
     await studio.run((tx) => pourPlan(tx, request))
     await studio.run((tx) => pourPlan(tx, request))
     const [movement] = await studio.run((tx) =>
-      tx.q<{ id: string }>('select id from movement where studio_id = $1 and request_id = $2', [tx.studioId, request.requestId]),
-    ) // prettier-ignore
+      tx.q<{ id: string }>('select id from movement where studio_id = $1 and request_id = $2', [
+        tx.studioId,
+        request.requestId,
+      ]),
+    )
     return movement!.id
   }
   return { studio, teal, left, pour }
@@ -71,11 +98,19 @@ describe('the maker’s own word', () => {
       const row = await findMaterial(tx, teal)
       const input = inputOf(row)
       if (input.kind === 'paint')
-        await updateMaterial(tx, teal, row.revision, { ...input, flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }] })
-    }) // prettier-ignore
+        await updateMaterial(tx, teal, row.revision, {
+          ...input,
+          flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }],
+        })
+    })
     const word = await studio.run(makersWord)
-    expect(word.pairs).toEqual([{ aId: [gold, teal].sort()[0], bId: [gold, teal].sort()[1], verdict: 'together', note: 'deep' }]) // prettier-ignore
-    expect(word.paints).toEqual({ [teal]: { name: 'Teal', flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }] }, [gold]: { name: 'Gold', flags: [] } }) // prettier-ignore
+    expect(word.pairs).toEqual([
+      { aId: [gold, teal].sort()[0], bId: [gold, teal].sort()[1], verdict: 'together', note: 'deep' },
+    ])
+    expect(word.paints).toEqual({
+      [teal]: { name: 'Teal', flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }] },
+      [gold]: { name: 'Gold', flags: [] },
+    })
     expect(word.paints[plain]).toBeUndefined()
     const other = await makeStudio()
     expect(await other.run(makersWord)).toEqual({ pairs: [], paints: {} })

@@ -119,7 +119,10 @@ function addMix(x: Float64Array, seen: Seen, a: Float64Array | undefined, g: Flo
 /** Adds the prior of ln K/S and ln S; returns its share of the sum of squares. */
 function addPrior(x: Float64Array, mean: Float64Array, a: Float64Array | undefined, g: Float64Array): number {
   let cost = 0
-  for (const [from, precision] of [[0, RATIO_PRECISION], [BANDS, SCATTER_PRECISION]] as const)
+  for (const [from, precision] of [
+    [0, RATIO_PRECISION],
+    [BANDS, SCATTER_PRECISION],
+  ] as const)
     for (let i = 0; i < BANDS; i++) {
       let pull = 0
       for (let j = 0; j < BANDS; j++) {
@@ -131,7 +134,7 @@ function addPrior(x: Float64Array, mean: Float64Array, a: Float64Array | undefin
       cost += pull * (x[from + i]! - mean[from + i]!)
     }
   return cost
-} // prettier-ignore
+}
 
 /** Gauss–Newton with Marquardt's damping on one paint, all others held. */
 function fitPaint(mean: Float64Array, start: Float64Array, mixes: readonly Seen[]): Fit {
@@ -158,7 +161,7 @@ function fitPaint(mean: Float64Array, start: Float64Array, mixes: readonly Seen[
         const step = solveCholesky(factor, N, g)
         // Far steps leave the region where the tangent is any guide.
         const longest = step.reduce((m, v) => max(m, abs(v)), 0)
-        const next = x.map((v, i) => v - (step[i]! * Math.min(1, 2 / longest)))
+        const next = x.map((v, i) => v - step[i]! * Math.min(1, 2 / longest))
         const nextCost = costOf(next)
         if (nextCost < cost) {
           better = cost - nextCost > 1e-7 * cost
@@ -174,7 +177,7 @@ function fitPaint(mean: Float64Array, start: Float64Array, mixes: readonly Seen[
     if (!better) break
   }
   return { x, factor: cholesky(normal().a, N)! }
-} // prettier-ignore
+}
 
 const opticsOf = (x: Float64Array): Optics => {
   const s = x.slice(BANDS).map((v) => exp(v))
@@ -244,8 +247,10 @@ export function labGradient(xyz: Triple): { lab: Triple; byXyz: readonly [Triple
 /** The estimate a fit starts from: masstone and strength class. */
 function priorOf(p: PaintToCalibrate): Float64Array {
   const { k, s } = opticsFromMasstone(p.masstone, p.lab, p.strength)
-  return Float64Array.from({ length: N }, (_, i) => (i < BANDS ? Math.log(max(1e-6, k[i]! / s[i]!)) : Math.log(s[i - BANDS]!)))
-} // prettier-ignore
+  return Float64Array.from({ length: N }, (_, i) =>
+    i < BANDS ? Math.log(max(1e-6, k[i]! / s[i]!)) : Math.log(s[i - BANDS]!),
+  )
+}
 
 /**
  * K and S of paints from their masstones and from measured mixes of them: robust non-linear least squares with a
@@ -261,18 +266,32 @@ export function calibrate(
   const now = new Map(held)
   for (const p of paints) now.set(p.id, opticsFromMasstone(p.masstone, p.lab, p.strength))
   const usable = mixes.filter((m) => m.parts.every((p) => now.has(p.paintId)))
-  const mixesOf = new Map(paints.map((p) => [p.id, usable.filter((m) => m.parts.some((x) => x.paintId === p.id && x.share > 0))] as const)) // prettier-ignore
+  const mixesOf = new Map(
+    paints.map((p) => [p.id, usable.filter((m) => m.parts.some((x) => x.paintId === p.id && x.share > 0))] as const),
+  )
   const toFit = paints.filter((p) => mixesOf.get(p.id)!.length > 0 && !isWhite(p.lab))
   const fits = new Map<string, Fit>()
   // Whose mixes hold fewest unknown paints comes first, so that the next ones can lean on it.
   const unknown = (p: PaintToCalibrate) =>
     Math.min(...mixesOf.get(p.id)!.map((m) => m.parts.filter((x) => toFit.some((t) => t.id === x.paintId)).length))
   const order = [...toFit].sort((a, b) => unknown(a) - unknown(b))
-  const sweeps = order.some((p) => unknown(p) > 1 || mixesOf.get(p.id)!.some((m) => m.parts.filter((x) => toFit.some((t) => t.id === x.paintId)).length > 1)) ? 6 : 1 // prettier-ignore
+  const sweeps = order.some(
+    (p) =>
+      unknown(p) > 1 ||
+      mixesOf.get(p.id)!.some((m) => m.parts.filter((x) => toFit.some((t) => t.id === x.paintId)).length > 1),
+  )
+    ? 6
+    : 1
   for (let sweep = 0; sweep < sweeps; sweep++)
     for (const p of order) {
       const prior = priorOf(p)
-      const pure: Seen = { share: 1, restK: new Float64Array(BANDS), restS: new Float64Array(BANDS), reflectance: p.masstone, from: p.from } // prettier-ignore
+      const pure: Seen = {
+        share: 1,
+        restK: new Float64Array(BANDS),
+        restS: new Float64Array(BANDS),
+        reflectance: p.masstone,
+        from: p.from,
+      }
       const seen = [pure, ...mixesOf.get(p.id)!.map((m) => seenFrom(p.id, m, now))]
       const fit = fitPaint(prior, fits.get(p.id)?.x ?? prior, seen)
       fits.set(p.id, fit)

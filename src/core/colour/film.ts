@@ -8,11 +8,11 @@ import type { Triple } from './srgb'
 
 /** Scattering of a film by opacity class, on a scale where white scatters 1. From trials, no published source. */
 export const FILM_SCATTER: Readonly<Record<Opacity, number>> = {
-  'opaque': 1,
+  opaque: 1,
   'semi-opaque': 0.4,
   'semi-transparent': 0.12,
-  'transparent': 0.03,
-} // prettier-ignore
+  transparent: 0.03,
+}
 /** A coloured paint called opaque scatters less than white and hides by what it absorbs. */
 const OPAQUE_COLOURED = 0.4
 /** Thickness of a usual film by body, in the unit in which white of unit thickness has S X = 1. From trials. */

@@ -31,7 +31,11 @@ const MOST_KNOWN = 2000
  * Optics of a paint as it is kept: as calibrated, or the estimate by masstone and strength class where none were
  * worked out yet. Unpacked once; the same paint gives the same object.
  */
-export function opticsOf(paint: { readonly optics: string | null; readonly hex: string | null; readonly strength: Strength | null }): Optics {
+export function opticsOf(paint: {
+  readonly optics: string | null
+  readonly hex: string | null
+  readonly strength: Strength | null
+}): Optics {
   const key = paint.optics ?? `${paint.hex}/${paint.strength}`
   const found = known.get(key)
   if (found) return found
@@ -39,4 +43,4 @@ export function opticsOf(paint: { readonly optics: string | null; readonly hex: 
   if (known.size >= MOST_KNOWN) known.clear()
   known.set(key, optics)
   return optics
-} // prettier-ignore
+}

@@ -41,11 +41,14 @@ export const USUAL_SHADE = 0.2
 export const hexOfReflectance = (r: ArrayLike<number>) => srgbToHex(labToSrgb(xyzToLab(reflectanceToXyz(r))))
 
 /** The spectrum of a swatch: as read while it is still the colour that was read, else rebuilt from its hex. */
-export function spectrumOf(hex: string, reading: readonly number[] | null | undefined): { reflectance: Reflectance; from: 'reading' | 'hex' } {
+export function spectrumOf(
+  hex: string,
+  reading: readonly number[] | null | undefined,
+): { reflectance: Reflectance; from: 'reading' | 'hex' } {
   if (reading?.length === 36 && hexOfReflectance(reading) === hex.toLowerCase())
     return { reflectance: Float64Array.from(reading), from: 'reading' }
   return { reflectance: reflectanceFromHex(hex), from: 'hex' }
-} // prettier-ignore
+}
 
 /** A paint's masstone as the calibration takes it. */
 export function toCalibrate(p: PaintSwatches): PaintToCalibrate {
@@ -57,7 +60,15 @@ export function toCalibrate(p: PaintSwatches): PaintToCalibrate {
 export function paintedOut(p: PaintSwatches): MeasuredMix[] {
   const mix = (hex: string | null, reading: readonly number[] | null, other: string, share: number): MeasuredMix[] =>
     hex
-      ? [{ parts: [{ paintId: p.id, share: 1 - share }, { paintId: other, share }], ...spectrumOf(hex, reading) }] // prettier-ignore
+      ? [
+          {
+            parts: [
+              { paintId: p.id, share: 1 - share },
+              { paintId: other, share },
+            ],
+            ...spectrumOf(hex, reading),
+          },
+        ]
       : []
   return [
     ...mix(p.tintHex, p.readings.tint, STANDARD_WHITE.id, p.tintWhiteShare ?? USUAL_TINT),

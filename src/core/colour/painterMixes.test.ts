@@ -7,22 +7,22 @@ import { opticsFromHex } from './paintOptics'
 
 /** Paints every studio has, by masstone and strength class; colours invented. */
 const PAINTS: Readonly<Record<string, readonly [hex: string, strength: Strength]>> = {
-  'white': ['#f6f4ee', 'normal'],
-  'black': ['#1c1b1d', 'strong'],
+  white: ['#f6f4ee', 'normal'],
+  black: ['#1c1b1d', 'strong'],
   'lemon yellow': ['#f4e03a', 'normal'],
   'warm yellow': ['#f2b814', 'normal'],
-  'orange': ['#e2711d', 'normal'],
+  orange: ['#e2711d', 'normal'],
   'warm red': ['#c22a2c', 'normal'],
-  'crimson': ['#9c1c3c', 'strong'],
-  'magenta': ['#b0246e', 'strong'],
-  'violet': ['#4a2a78', 'strong'],
+  crimson: ['#9c1c3c', 'strong'],
+  magenta: ['#b0246e', 'strong'],
+  violet: ['#4a2a78', 'strong'],
   'warm blue': ['#2a3a94', 'normal'],
   'cool blue': ['#1d4e9e', 'strong'],
-  'turquoise': ['#159ab0', 'normal'],
-  'green': ['#2c7a44', 'normal'],
-  'ochre': ['#c08a2e', 'weak'],
-  'umber': ['#5a4028', 'normal'],
-} // prettier-ignore
+  turquoise: ['#159ab0', 'normal'],
+  green: ['#2c7a44', 'normal'],
+  ochre: ['#c08a2e', 'weak'],
+  umber: ['#5a4028', 'normal'],
+}
 
 type Shift = 'lighter' | 'darker' | 'between'
 /**
@@ -65,7 +65,7 @@ const MIXES: readonly (readonly [string, string, readonly [number, number], numb
   ['warm red', 'black', [8, 1], 10, 50, 'darker'],
   ['warm red', 'umber', [1, 1], 20, 60, 'darker'],
   ['ochre', 'warm red', [3, 1], 25, 75, 'darker'],
-] // prettier-ignore
+]
 
 const within = (h: number, from: number, to: number) => (from <= to ? h >= from && h <= to : h >= from || h <= to)
 const optics = (name: string) => opticsFromHex(...(PAINTS[name] as [string, Strength]))

@@ -54,10 +54,12 @@ export function checkPairs(palette: readonly PaletteColour[], words: readonly Pa
 function judge(palette: readonly PaletteColour[], words: readonly PairWord[], a: number, b: number): Pair {
   const [one, two] = [palette[a]!, palette[b]!]
   const mix = pairMix(one, two)
-  const word = words.find((w) => (w.aId === one.id && w.bId === two.id) || (w.aId === two.id && w.bId === one.id))?.verdict
+  const word = words.find(
+    (w) => (w.aId === one.id && w.bId === two.id) || (w.aId === two.id && w.bId === one.id),
+  )?.verdict
   const why = word === 'never' ? 'said' : word ? undefined : mix.muddy ? 'mud' : tints(one, two) ? 'tints' : undefined
   return { a, b, mix, word, verdict: why ? 'apart' : 'fine', why, buffer: undefined }
-} // prettier-ignore
+}
 
 /** A colour that may touch both: whites and metallics first, then what keeps most chroma with either. */
 function bufferOf(palette: readonly PaletteColour[], pairs: readonly Pair[], { a, b }: Pair): number | undefined {

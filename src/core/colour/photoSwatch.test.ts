@@ -12,7 +12,12 @@ function stream(seed: number) {
 }
 
 /** RGBA bytes of an even patch under a cast, with sensor noise and a few glints and specks. */
-function patch(linear: readonly number[], cast: readonly number[], random: () => number, pixels = 900): Uint8ClampedArray {
+function patch(
+  linear: readonly number[],
+  cast: readonly number[],
+  random: () => number,
+  pixels = 900,
+): Uint8ClampedArray {
   const out = new Uint8ClampedArray(pixels * 4)
   for (let p = 0; p < pixels; p++) {
     const odd = random()
@@ -24,14 +29,16 @@ function patch(linear: readonly number[], cast: readonly number[], random: () =>
     out[p * 4 + 3] = 255
   }
   return out
-} // prettier-ignore
+}
 
 const linearOf = (hex: string) => hexToSrgb(hex).map(toLinear)
 const CASTS = { lamp: [1, 0.72, 0.42], shade: [0.62, 0.74, 0.95], tube: [0.7, 0.92, 0.66] } as const
 const SWATCHES = ['#136a78', '#b9262b', '#f4dc3a', '#3a1f57', '#ece2cb', '#8a8d8f', '#1b1b1c']
 
 describe('a swatch from a photo', () => {
-  const cases = Object.entries(CASTS).flatMap(([name, cast]) => (['white', 'grey'] as const).map((kind) => [name, kind, cast] as const)) // prettier-ignore
+  const cases = Object.entries(CASTS).flatMap(([name, cast]) =>
+    (['white', 'grey'] as const).map((kind) => [name, kind, cast] as const),
+  )
   it.each(cases)('under a %s cast with a %s card is the known colour within ΔE00 2', (_, kind, cast) => {
     const random = stream(7)
     const card = patch([CARDS[kind], CARDS[kind], CARDS[kind]], cast, random)

@@ -119,7 +119,12 @@ export function pulls(optics: readonly Optics[], amounts: readonly number[]): nu
     if (amount === 0) return 0
     const step = 1e-4
     const at = (factor: number) =>
-      reflectanceToXyz(mixReflectance(optics, amounts.map((a, i) => (i === j ? a * factor : a)))) // prettier-ignore
+      reflectanceToXyz(
+        mixReflectance(
+          optics,
+          amounts.map((a, i) => (i === j ? a * factor : a)),
+        ),
+      )
     const [up, down] = [at(1 + step), at(1 - step)]
     const d = up.map((v, k) => (v - down[k]!) / (2 * step))
     return Math.hypot(...byXyz.map((row) => row[0] * d[0]! + row[1] * d[1]! + row[2] * d[2]!))

@@ -18,15 +18,15 @@ export interface WetDryPair {
  * no published source; the studio's own pairs replace them.
  */
 const MILKY: Readonly<Record<MediumKind, number>> = {
-  'conditioner': 5,
+  conditioner: 5,
   'pouring medium': 4,
   'gloss medium': 4,
-  'glue': 6,
+  glue: 6,
   'anti-craze medium': 4,
   'enamel or house paint': 1,
   'clear varnish': 4,
   'one-bottle base': 4,
-} // prettier-ignore
+}
 /** What paint alone darkens by, L*, and what chroma it gains, as ln C* dry / wet. Common practice, no published source. */
 const PAINT_DARKENS = 1.5
 /** How far the start values may be off, and how far single pairs scatter (L*; a twentieth of it for ln chroma). */
@@ -46,7 +46,11 @@ export interface Shift {
 }
 
 /** Posterior of offset and slope over the medium share, from values at shares; normal prior, known scatter. */
-function line(values: readonly (readonly [share: number, value: number])[], prior: readonly [number, number], scale: number) {
+function line(
+  values: readonly (readonly [share: number, value: number])[],
+  prior: readonly [number, number],
+  scale: number,
+) {
   const [p, w] = [1 / (PRIOR_SIGMA * scale) ** 2, 1 / (SCATTER * scale) ** 2]
   const a = Float64Array.of(p, 0, 0, p)
   const g = [p * prior[0], p * prior[1]]
@@ -64,7 +68,7 @@ function line(values: readonly (readonly [share: number, value: number])[], prio
     return u + v * x
   }
   return { offset, slope, variance }
-} // prettier-ignore
+}
 
 /**
  * How a mix shifts from wet to dry: start values by kind of medium, bent towards the studio's own pairs of that kind
@@ -74,9 +78,17 @@ export function wetDryShift(pairs: readonly WetDryPair[], medium: MediumKind | n
   // Paint alone says something of every mix; other mediums say nothing of this one.
   const own = pairs.filter((p) => p.medium === medium || p.mediumShare === 0)
   const milky = medium ? MILKY[medium] : 0
-  const light = line(own.map((p) => [p.mediumShare, p.wet[0] - p.dry[0]]), [PAINT_DARKENS, milky], 1) // prettier-ignore
+  const light = line(
+    own.map((p) => [p.mediumShare, p.wet[0] - p.dry[0]]),
+    [PAINT_DARKENS, milky],
+    1,
+  )
   const coloured = own.filter((p) => Math.min(labToLch(p.wet)[1], labToLch(p.dry)[1]) > 5)
-  const rich = line(coloured.map((p) => [p.mediumShare, Math.log(labToLch(p.dry)[1] / labToLch(p.wet)[1])]), [0, 0], CHROMA_SCALE) // prettier-ignore
+  const rich = line(
+    coloured.map((p) => [p.mediumShare, Math.log(labToLch(p.dry)[1] / labToLch(p.wet)[1])]),
+    [0, 0],
+    CHROMA_SCALE,
+  )
   return {
     darker: light.offset + light.slope * mediumShare,
     chroma: rich.offset + rich.slope * mediumShare,

@@ -19,7 +19,7 @@ import { pairCurves, perPercent } from './pairs'
 import { besideReference, undiluted, wAfter, wAfterMixing } from './reference'
 import { TECHNIQUES } from './techniques'
 import { wantedBand } from './wanted'
-import { adviseWater, aimOf, closed, MEDIUM_THINS, normalCdf } from './waterAdvice' // prettier-ignore
+import { adviseWater, aimOf, closed, MEDIUM_THINS, normalCdf } from './waterAdvice'
 
 const sure = (a: number, b: number): Belief => ({ a, b, varA: 1e-8, covAb: 0, varB: 1e-8 })
 
@@ -38,16 +38,49 @@ describe('level time', () => {
   })
   it('falls into the bands of the studio', () => {
     // The seconds are common practice, no published source.
-    expect([9, 8, 7.9, 2, 1.99, 0.3, 0.1].map((t) => bandOf(t).name)).toEqual(['stands', 'stands', 'sits', 'sinks', 'melts', 'traces', 'vanishes']) // prettier-ignore
-    expect(bandOf(5, [{ name: 'thick', fromS: 3 }, { name: 'thin', fromS: 0 }]).name).toBe('thick') // prettier-ignore
+    expect([9, 8, 7.9, 2, 1.99, 0.3, 0.1].map((t) => bandOf(t).name)).toEqual([
+      'stands',
+      'stands',
+      'sits',
+      'sinks',
+      'melts',
+      'traces',
+      'vanishes',
+    ])
+    expect(
+      bandOf(5, [
+        { name: 'thick', fromS: 3 },
+        { name: 'thin', fromS: 0 },
+      ]).name,
+    ).toBe('thick')
   })
   it('takes bands that fall to nothing only', () => {
     expect(checkBands(START_BANDS)).toBe(START_BANDS)
     expect(() => checkBands([{ name: 'a', fromS: 1 }])).toThrow('two bands')
-    expect(() => checkBands([{ name: ' ', fromS: 1 }, { name: 'b', fromS: 0 }])).toThrow('a name') // prettier-ignore
-    expect(() => checkBands([{ name: 'a', fromS: NaN }, { name: 'b', fromS: 0 }])).toThrow('as a number') // prettier-ignore
-    expect(() => checkBands([{ name: 'a', fromS: 1 }, { name: 'b', fromS: 1 }])).toThrow('below “a”') // prettier-ignore
-    expect(() => checkBands([{ name: 'a', fromS: 2 }, { name: 'b', fromS: 1 }])).toThrow('0 seconds') // prettier-ignore
+    expect(() =>
+      checkBands([
+        { name: ' ', fromS: 1 },
+        { name: 'b', fromS: 0 },
+      ]),
+    ).toThrow('a name')
+    expect(() =>
+      checkBands([
+        { name: 'a', fromS: NaN },
+        { name: 'b', fromS: 0 },
+      ]),
+    ).toThrow('as a number')
+    expect(() =>
+      checkBands([
+        { name: 'a', fromS: 1 },
+        { name: 'b', fromS: 1 },
+      ]),
+    ).toThrow('below “a”')
+    expect(() =>
+      checkBands([
+        { name: 'a', fromS: 2 },
+        { name: 'b', fromS: 1 },
+      ]),
+    ).toThrow('0 seconds')
   })
 })
 
@@ -73,8 +106,13 @@ describe('flow cups', () => {
     ['iso-6', 100, 684.3],
   ] as const)('%s: %d s is %d mm²/s', (cup, seconds, nu) => expect(kinematicViscosity(cup, seconds)).toBeCloseTo(nu, 1))
   it('meets the ranges ISO 2431 gives for its cups, 7–42, 34–135 and 188–684 mm²/s', () => {
-    const range = (key: string) => FLOW_CUPS.find((c) => c.key === key)!.rangeS.map((t) => Math.round(kinematicViscosity(key, t))) // prettier-ignore
-    expect([range('iso-3'), range('iso-4'), range('iso-6')]).toEqual([[7, 42], [34, 135], [188, 684]]) // prettier-ignore
+    const range = (key: string) =>
+      FLOW_CUPS.find((c) => c.key === key)!.rangeS.map((t) => Math.round(kinematicViscosity(key, t)))
+    expect([range('iso-3'), range('iso-4'), range('iso-6')]).toEqual([
+      [7, 42],
+      [34, 135],
+      [188, 684],
+    ])
   })
   it('says which cup to take when the time is outside', () => {
     expect(() => kinematicViscosity('iso-4', 20)).toThrow('narrower')
@@ -141,7 +179,12 @@ describe('the dilution curve', () => {
   })
   it('is kept by paint and medium, and a mix is judged by the others and itself', () => {
     const key: CurveKey = { paintId: 'teal', mediumId: 'flow', body: 'soft', ratio: 2 }
-    const log = (id: string, more: Partial<Logged> = {}): Logged => ({ ...key, id, points: points(1.0, 15, [0, 0.05, 0.1]), ...more })
+    const log = (id: string, more: Partial<Logged> = {}): Logged => ({
+      ...key,
+      id,
+      points: points(1.0, 15, [0, 0.05, 0.1]),
+      ...more,
+    })
     const logs = [log('1'), log('2'), log('3', { paintId: 'white', points: points(2, 8, [0, 0.1]) })]
     const priors = priorsOf(logs)
     expect(priors.get('heavy')).toEqual(START_BELIEFS.heavy)
@@ -155,7 +198,7 @@ describe('the dilution curve', () => {
     expect(beliefOf(key, undefined, logs, priors).varA).toBeGreaterThan(teal.varA)
     // A single reading tells nothing of how water thins.
     expect(priorsOf([log('1', { points: points(1, 15, [0]) })]).get('soft')).toEqual(START_BELIEFS.soft)
-  }) // prettier-ignore
+  })
   it('is listed by pair, those read most first, with what one per cent of water does', () => {
     const key: CurveKey = { paintId: 'teal', mediumId: 'flow', body: 'soft', ratio: 2 }
     const list = pairCurves([
@@ -171,17 +214,36 @@ describe('the dilution curve', () => {
     expect(perPercent(list[0]!.curve)).toBeCloseTo(Math.exp(-0.118), 2)
   })
   it('knows what a mix is by what there is most of', () => {
-    const row = (materialId: string, kind: string, ul: number, body: 'soft' | null = null) => ({ materialId, kind, ul, body })
-    expect(keyOf([row('a', 'paint', 10), row('b', 'paint', 30, 'soft'), row('m', 'medium', 60), row('n', 'medium', 20), row('w', 'water', 99)])).toEqual({ paintId: 'b', mediumId: 'm', body: 'soft', ratio: 2 })
+    const row = (materialId: string, kind: string, ul: number, body: 'soft' | null = null) => ({
+      materialId,
+      kind,
+      ul,
+      body,
+    })
+    expect(
+      keyOf([
+        row('a', 'paint', 10),
+        row('b', 'paint', 30, 'soft'),
+        row('m', 'medium', 60),
+        row('n', 'medium', 20),
+        row('w', 'water', 99),
+      ]),
+    ).toEqual({ paintId: 'b', mediumId: 'm', body: 'soft', ratio: 2 })
     expect(keyOf([row('m', 'medium', 60)])).toEqual({ paintId: null, mediumId: 'm', body: 'fluid', ratio: 0 })
-  }) // prettier-ignore
+  })
 })
 
 describe('the advice on water', () => {
   const wish = { w: 0, undilutedUl: 100_000, bandS: [1, 2] as const, roomUl: 1e9 }
   it('has the normal distribution of a table', () => {
     // Abramowitz & Stegun, table 26.1.
-    for (const [x, p] of [[0, 0.5], [1, 0.84134], [1.96, 0.975], [-1.2816, 0.1]] as const) expect(normalCdf(x)).toBeCloseTo(p, 4) // prettier-ignore
+    for (const [x, p] of [
+      [0, 0.5],
+      [1, 0.84134],
+      [1.96, 0.975],
+      [-1.2816, 0.1],
+    ] as const)
+      expect(normalCdf(x)).toBeCloseTo(p, 4)
   })
   it('is the water of the curve where the curve is known', () => {
     const a = adviseWater({ ...wish, belief: sure(Math.log(4), 10) })
@@ -202,18 +264,29 @@ describe('the advice on water', () => {
     expect(vague.stepsUl[0]).toBeLessThanOrEqual(Math.max(vague.rangeUl[0], vague.waterUl / 2))
   })
   it('leaves alone what is as wanted, and knows what brings back what is too thin', () => {
-    expect(adviseWater({ ...wish, belief: sure(Math.log(1.5), 10) })).toMatchObject({ kind: 'good', waterUl: 0, stepsUl: [] })
+    expect(adviseWater({ ...wish, belief: sure(Math.log(1.5), 10) })).toMatchObject({
+      kind: 'good',
+      waterUl: 0,
+      stepsUl: [],
+    })
     const thin = adviseWater({ ...wish, w: 0.2, belief: sure(Math.log(4), 10) })
     expect(thin).toMatchObject({ kind: 'too thin', waterUl: 0 })
     // w from 0.2 to 0.104: the same water in 0.2/0.104 as much.
     expect(thin.unwateredUl / 1000).toBeCloseTo(100 * (0.2 / 0.10397 - 1), -1)
-  }) // prettier-ignore
+  })
   it('never goes past the limit, and then says how much medium instead', () => {
     const a = adviseWater({ ...wish, roomUl: 4_000, belief: sure(Math.log(4), 10) })
     expect(a).toMatchObject({ kind: 'medium', waterUl: 4_000 })
-    expect(a.mediumUl).toBeCloseTo((adviseWater({ ...wish, belief: sure(Math.log(4), 10) }).waterUl - 4_000) / MEDIUM_THINS, -2)
-    expect(adviseWater({ ...wish, roomUl: 0, belief: sure(Math.log(4), 10) })).toMatchObject({ kind: 'medium', waterUl: 0, stepsUl: [] })
-  }) // prettier-ignore
+    expect(a.mediumUl).toBeCloseTo(
+      (adviseWater({ ...wish, belief: sure(Math.log(4), 10) }).waterUl - 4_000) / MEDIUM_THINS,
+      -2,
+    )
+    expect(adviseWater({ ...wish, roomUl: 0, belief: sure(Math.log(4), 10) })).toMatchObject({
+      kind: 'medium',
+      waterUl: 0,
+      stepsUl: [],
+    })
+  })
   it('does not run off to nothing where a band is open below', () => {
     expect(closed([0, 0.4])).toEqual([0.16000000000000003, 0.4])
     expect(aimOf([1, 4])).toBe(2)
@@ -233,11 +306,18 @@ describe('the advice on water', () => {
     for (let n = 0; n < 1200; n++) {
       const body = bodies[n % 4]!
       const start = START_BELIEFS[body]
-      const truth = { a: start.a + Math.sqrt(start.varA) * gaussian(next), b: Math.max(3, start.b + Math.sqrt(start.varB) * gaussian(next)) } // prettier-ignore
+      const truth = {
+        a: start.a + Math.sqrt(start.varA) * gaussian(next),
+        b: Math.max(3, start.b + Math.sqrt(start.varB) * gaussian(next)),
+      }
       const technique = TECHNIQUES[n % TECHNIQUES.length]!
       const bandS = technique.levelTimeS
       const key: CurveKey = { paintId: 'p', mediumId: 'm', body, ratio: 2 }
-      const read = (a: number, w: number): CurvePoint => ({ w, lnT: a - truth.b * w + (TRY_SIGMA / Math.sqrt(3)) * gaussian(next), sigma: TRY_SIGMA / Math.sqrt(3) }) // prettier-ignore
+      const read = (a: number, w: number): CurvePoint => ({
+        w,
+        lnT: a - truth.b * w + (TRY_SIGMA / Math.sqrt(3)) * gaussian(next),
+        sigma: TRY_SIGMA / Math.sqrt(3),
+      })
       const logs = Array.from({ length: earlier }, (_, i): Logged => {
         const a = truth.a + BATCH_TAU * gaussian(next)
         return { ...key, id: String(i), points: [0, 0.05, 0.1].map((w) => read(a, w)) }
@@ -265,7 +345,13 @@ describe('the advice on water', () => {
 })
 
 describe('beside the reference', () => {
-  const bottle = (id: string, seconds: number, w = 0, roomUl = 100_000) => ({ id, belief: sure(Math.log(seconds) + 10 * w, 10), w, undilutedUl: 100_000, roomUl }) // prettier-ignore
+  const bottle = (id: string, seconds: number, w = 0, roomUl = 100_000) => ({
+    id,
+    belief: sure(Math.log(seconds) + 10 * w, 10),
+    w,
+    undilutedUl: 100_000,
+    roomUl,
+  })
   it('says who is thicker and how much water makes them agree', () => {
     const [thick, like, thin] = besideReference(bottle('r', 2), [bottle('a', 4, 0.1), bottle('b', 2.2), bottle('c', 1)])
     expect(thick).toMatchObject({ verdict: 'thicker' })

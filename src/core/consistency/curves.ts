@@ -26,7 +26,10 @@ export function priorsOf(logs: readonly Logged[]): Map<Body, Belief> {
   const curves = new Map<Body, Belief[]>()
   for (const list of groupBy(telling, (log) => `${log.body} ${pairOf(log)}`).values()) {
     const { body } = list[0]!
-    const curve = learn(START_BELIEFS[body], list.map((l) => ({ points: l.points, tau: BATCH_TAU }))) // prettier-ignore
+    const curve = learn(
+      START_BELIEFS[body],
+      list.map((l) => ({ points: l.points, tau: BATCH_TAU })),
+    )
     curves.set(body, [...(curves.get(body) ?? []), curve])
   }
   return new Map(
@@ -40,15 +43,23 @@ export function priorsOf(logs: readonly Logged[]): Map<Body, Belief> {
 /** The curve of a paint and medium: the prior of its body, and every titration of that pair, of like ratios most. */
 export function curveOf(key: CurveKey, logs: readonly Logged[], priors: ReadonlyMap<Body, Belief>): Belief {
   const same = logs.filter((l) => pairOf(l) === pairOf(key) && l.points.length > 0)
-  return learn(priors.get(key.body)!, same.map((l) => ({ points: l.points, tau: tauOf(key.ratio, l.ratio) }))) // prettier-ignore
+  return learn(
+    priors.get(key.body)!,
+    same.map((l) => ({ points: l.points, tau: tauOf(key.ratio, l.ratio) })),
+  )
 }
 
 /**
  * The belief about one mix: the curve of its pair without itself, as far as one batch may lie from it, and then its
  * own readings.
  */
-export function beliefOf(key: CurveKey, own: { id: string; points: readonly CurvePoint[] } | undefined, logs: readonly Logged[], priors: ReadonlyMap<Body, Belief>): Belief {
+export function beliefOf(
+  key: CurveKey,
+  own: { id: string; points: readonly CurvePoint[] } | undefined,
+  logs: readonly Logged[],
+  priors: ReadonlyMap<Body, Belief>,
+): Belief {
   const others = own ? logs.filter((l) => l.id !== own.id) : logs
   const batch = ofBatch(curveOf(key, others, priors))
   return own?.points.length ? learn(batch, [{ points: own.points, tau: 0 }]) : batch
-} // prettier-ignore
+}

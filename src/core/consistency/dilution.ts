@@ -38,7 +38,13 @@ export const tauOf = (ratio: number, other: number) =>
  * Start beliefs by body, mixed by the usual ratio and not yet watered: how long the mound stays, and how quickly
  * water thins it. From memory; they are learned from the studio's own readings as those grow.
  */
-const start = (levelTimeS: number, b: number): Belief => ({ a: Math.log(levelTimeS), b, varA: 0.6 ** 2, covAb: 0, varB: (0.22 * b) ** 2 }) // prettier-ignore
+const start = (levelTimeS: number, b: number): Belief => ({
+  a: Math.log(levelTimeS),
+  b,
+  varA: 0.6 ** 2,
+  covAb: 0,
+  varB: (0.22 * b) ** 2,
+})
 export const START_BELIEFS: Readonly<Record<Body, Belief>> = {
   ready: start(1.2, 14),
   ink: start(0.8, 15),

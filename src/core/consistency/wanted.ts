@@ -6,21 +6,21 @@ export const LOOKS = ['as usual', 'blended', 'lines kept'] as const
 export type Look = (typeof LOOKS)[number]
 
 /** How a look moves the wanted seconds. Common practice, no published source; start values. */
-const BY_LOOK: Readonly<Record<Look, number>> = { 'as usual': 1, 'blended': 0.7, 'lines kept': 1.35 } // prettier-ignore
+const BY_LOOK: Readonly<Record<Look, number>> = { 'as usual': 1, blended: 0.7, 'lines kept': 1.35 }
 
 /** How a role moves them, beside the colours of the same pour. Common practice, no published source; start values. */
 const BY_ROLE: Readonly<Record<Role, number>> = {
-  'pour': 1,
-  'swipe': 0.8,
+  pour: 1,
+  swipe: 0.8,
   'pearl base': 1,
-  'top': 0.4,
+  top: 0.4,
   'base coat': 1,
   'slip coat': 0.5,
-  'cushion': 1,
+  cushion: 1,
   'lead-in': 1,
-  'reserve': 1,
+  reserve: 1,
   'mixing base': 1,
-} // prettier-ignore
+}
 
 /** Wanted level time, s, least and most: technique × look × role. */
 export function wantedBand(techniqueKey: string, look: Look, role: Role): readonly [number, number] {

@@ -118,12 +118,27 @@ export function adviseWater({ belief, w, undilutedUl, bandS, roomUl }: AdviceWis
     const { waterUl, mediumUl } = thinWithin(wantedUl, roomUl)
     const x = w + waterUl / undilutedUl
     const stepsUl = inSteps(waterUl, rangeUl[0])
-    return { kind: 'medium', waterUl, rangeUl, chance: chanceAt(x), mediumUl, unwateredUl: 0, stepsUl, expectedS: Math.exp(forecast(belief, x).lnT) } // prettier-ignore
+    return {
+      kind: 'medium',
+      waterUl,
+      rangeUl,
+      chance: chanceAt(x),
+      mediumUl,
+      unwateredUl: 0,
+      stepsUl,
+      expectedS: Math.exp(forecast(belief, x).lnT),
+    }
   }
   return {
-    kind: 'water', waterUl: wantedUl, rangeUl, chance, mediumUl: 0, unwateredUl: 0, stepsUl: inSteps(wantedUl, rangeUl[0]),
+    kind: 'water',
+    waterUl: wantedUl,
+    rangeUl,
+    chance,
+    mediumUl: 0,
+    unwateredUl: 0,
+    stepsUl: inSteps(wantedUl, rangeUl[0]),
     expectedS: Math.exp(forecast(belief, best).lnT),
-  } // prettier-ignore
+  }
 }
 
 /** Less than this is not worth a stop of its own, µl (4 drops). */

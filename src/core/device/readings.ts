@@ -53,6 +53,14 @@ export function averageReadings(readings: readonly Reading[]): Averaged {
   const lab = [0, 1, 2].map((k) => mean(kept.map((r) => labOfReading(r)[k]!))) as Triple
   const spread = mean(kept.map((r) => deltaE00(labOfReading(r), lab)))
   if (spread > 3)
-    throw new Invalid('The readings scatter too much to mean anything. Is the swatch dry and even? Hold the reader still and read again.')
-  return { lab: reflectance ? xyzToLab(reflectanceToXyz(reflectance)) : lab, reflectance, spread, used: kept.length, rejected: readings.length - kept.length }
-} // prettier-ignore
+    throw new Invalid(
+      'The readings scatter too much to mean anything. Is the swatch dry and even? Hold the reader still and read again.',
+    )
+  return {
+    lab: reflectance ? xyzToLab(reflectanceToXyz(reflectance)) : lab,
+    reflectance,
+    spread,
+    used: kept.length,
+    rejected: readings.length - kept.length,
+  }
+}

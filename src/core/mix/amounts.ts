@@ -15,16 +15,18 @@ export type ScaleBy =
 export function scaledAmounts(list: readonly Ingredient[], scale: ScaleBy): number[] {
   if (scale.by === 'total') return amountsForTotal(list, scale.ul)
   if (scale.by === 'cups') {
-    if (!(scale.cups > 0) || !(scale.cupUl > 0)) throw new Invalid('Type how many cups, and what one holds, like 6 and 90 ml.', 'cups')
+    if (!(scale.cups > 0) || !(scale.cupUl > 0))
+      throw new Invalid('Type how many cups, and what one holds, like 6 and 90 ml.', 'cups')
     return amountsForTotal(list, Math.round(scale.cups * scale.cupUl))
   }
   const index = list.findIndex((i) => i.materialId === scale.materialId)
   if (index < 0) throw new Invalid('Choose the ingredient it is scaled from.', 'ingredient')
   if (scale.by === 'ingredient') return amountsForPart(list, index, scale.ul)
-  if (scale.leftUl === null) throw new Invalid('Nobody has counted this one. Book its container, or type how much there is.', 'ingredient')
+  if (scale.leftUl === null)
+    throw new Invalid('Nobody has counted this one. Book its container, or type how much there is.', 'ingredient')
   if (scale.leftUl === 0) throw new Invalid('Nothing is left of this one. Book a new container first.', 'ingredient')
   return amountsForPart(list, index, scale.leftUl)
-} // prettier-ignore
+}
 
 /**
  * What brings a bottle to a volume in its own ratio: what it holds of each, scaled to what is missing.

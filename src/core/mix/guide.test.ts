@@ -4,8 +4,17 @@ import { guideState, standing, toleranceUl, type GuideEvent, type GuidePlan } fr
 import { portionsOfMix, readBack, type Addition } from './readBack'
 
 const line = (id: string, plannedUl: number, kind: 'paint' | 'medium' | 'additive' = 'paint', more: object = {}) => ({
-  source: 'material' as const, id, name: id, kind, hex: null, densityGPerMl: 1.2, solids: 0.3, waterShare: 0, plannedUl, ...more,
-}) // prettier-ignore
+  source: 'material' as const,
+  id,
+  name: id,
+  kind,
+  hex: null,
+  densityGPerMl: 1.2,
+  solids: 0.3,
+  waterShare: 0,
+  plannedUl,
+  ...more,
+})
 const plan: GuidePlan = {
   lines: [line('flow', 200_000, 'medium'), line('gloss', 100_000, 'medium'), line('teal', 150_000)],
   cupUl: 600_000,
@@ -59,13 +68,28 @@ describe('a guided mix', () => {
     it('says what the rest becomes, what the batch grows by, and whether the cup holds it', () => {
       const { overshoot } = state(over)
       // 240 of 200: everything × 1.2.
-      expect(overshoot).toEqual({ line: 0, byUl: 40_000, targetsUl: [240_000, 120_000, 180_000], extraUl: 90_000, totalUl: 540_000, cupHolds: true }) // prettier-ignore
+      expect(overshoot).toEqual({
+        line: 0,
+        byUl: 40_000,
+        targetsUl: [240_000, 120_000, 180_000],
+        extraUl: 90_000,
+        totalUl: 540_000,
+        cupHolds: true,
+      })
       expect(state(over, { ...plan, cupUl: 539_999 }).overshoot!.cupHolds).toBe(false)
       expect(state(over, { ...plan, cupUl: null }).overshoot!.cupHolds).toBeNull()
     })
     it('raises the targets of all that is not yet poured, or leaves them', () => {
-      expect(state([...over, { kind: 'follow' }])).toMatchObject({ step: 'pour', line: 1, targetsUl: [240_000, 120_000, 180_000] }) // prettier-ignore
-      expect(state([...over, { kind: 'keep' }])).toMatchObject({ step: 'pour', line: 1, targetsUl: [200_000, 100_000, 150_000] }) // prettier-ignore
+      expect(state([...over, { kind: 'follow' }])).toMatchObject({
+        step: 'pour',
+        line: 1,
+        targetsUl: [240_000, 120_000, 180_000],
+      })
+      expect(state([...over, { kind: 'keep' }])).toMatchObject({
+        step: 'pour',
+        line: 1,
+        targetsUl: [200_000, 100_000, 150_000],
+      })
     })
     it('comes back to what was poured before it and is short now, and never asks to take out', () => {
       const late = [...begun, pour(200_000), pour(100_000), pour(180_000), { kind: 'follow' } as const]
@@ -96,7 +120,9 @@ describe('a guided mix', () => {
     expect(() => state([], { ...plan, lines: [] })).toThrow('nothing to pour')
     const judged = [...begun, pour(2e5), pour(1e5), pour(1.5e5), next]
     expect(() => state([...judged, { kind: 'water', ul: 0 }])).toThrow('more than nothing')
-    expect(() => state([...judged, { kind: 'reading', levelTimeS: 0, sigma: 1, tries: [], how: 'x' }])).toThrow('above zero') // prettier-ignore
+    expect(() => state([...judged, { kind: 'reading', levelTimeS: 0, sigma: 1, tries: [], how: 'x' }])).toThrow(
+      'above zero',
+    )
     expect(() => state([...judged, { kind: 'water', ul: 5 }], { ...plan, water: null })).toThrow('no water')
   })
   it('whatever is poured, keeps the ratio within what a scale can tell, and takes nothing out', () => {
@@ -110,13 +136,19 @@ describe('a guided mix', () => {
           before.push([...s.pouredUl])
           if (s.step === 'overshoot') events = [...events, { kind: 'follow' }]
           else if (s.step === 'pour')
-            events = [...events, pour(s.pouredUl[s.line] === undefined ? amounts[s.line]! : s.targetsUl[s.line]! - s.pouredUl[s.line]!)] // prettier-ignore
+            events = [
+              ...events,
+              pour(s.pouredUl[s.line] === undefined ? amounts[s.line]! : s.targetsUl[s.line]! - s.pouredUl[s.line]!),
+            ]
           else break
         }
         const { step, pouredUl, targetsUl } = state(events)
         expect(step).toBe('stir')
-        pouredUl.forEach((p, i) => expect(Math.abs(p! - targetsUl[i]!)).toBeLessThanOrEqual(toleranceUl(targetsUl[i]!) + 1)) // prettier-ignore
-        for (const [i, row] of before.slice(1).entries()) row.forEach((p, k) => expect(p ?? 0).toBeGreaterThanOrEqual(before[i]![k] ?? 0)) // prettier-ignore
+        pouredUl.forEach((p, i) =>
+          expect(Math.abs(p! - targetsUl[i]!)).toBeLessThanOrEqual(toleranceUl(targetsUl[i]!) + 1),
+        )
+        for (const [i, row] of before.slice(1).entries())
+          row.forEach((p, k) => expect(p ?? 0).toBeGreaterThanOrEqual(before[i]![k] ?? 0))
         const scale = targetsUl[0]! / 200_000
         expect(targetsUl[1]! / 100_000).toBeCloseTo(scale, 3)
         expect(targetsUl[2]! / 150_000).toBeCloseTo(scale, 3)
@@ -130,7 +162,16 @@ describe('poured first', () => {
   const name = (id: string, source: 'material' | 'bottle' = 'material'): EyeEvent => ({ kind: 'name', source, id })
   const add = (ul: number, grams?: number): EyeEvent => ({ kind: 'add', ul, ...(grams === undefined ? {} : { grams }) })
   it('books each addition for what was named last, and joins what follows itself', () => {
-    const events: EyeEvent[] = [{ kind: 'tare', grams: 30 }, name('teal'), add(10_000, 42), add(5_000, 48), name('old', 'bottle'), add(20_000, 70), name('teal'), add(1_000, 71)] // prettier-ignore
+    const events: EyeEvent[] = [
+      { kind: 'tare', grams: 30 },
+      name('teal'),
+      add(10_000, 42),
+      add(5_000, 48),
+      name('old', 'bottle'),
+      add(20_000, 70),
+      name('teal'),
+      add(1_000, 71),
+    ]
     expect(eyeState(events)).toEqual({
       now: { source: 'material', id: 'teal' },
       baselineG: 71,
@@ -152,21 +193,38 @@ describe('poured first', () => {
 })
 
 describe('the recipe read back', () => {
-  const a = (materialId: string, kind: Addition['kind'], ul: number): Addition => ({ materialId, name: materialId, kind, ul }) // prettier-ignore
+  const a = (materialId: string, kind: Addition['kind'], ul: number): Addition => ({
+    materialId,
+    name: materialId,
+    kind,
+    ul,
+  })
   it('is a ratio, shares and a formula', () => {
-    const read = readBack([a('teal', 'paint', 30), a('flow', 'medium', 60), a('white', 'paint', 10), a('w', 'water', 8), a('flow', 'medium', 20)]) // prettier-ignore
+    const read = readBack([
+      a('teal', 'paint', 30),
+      a('flow', 'medium', 60),
+      a('white', 'paint', 10),
+      a('w', 'water', 8),
+      a('flow', 'medium', 20),
+    ])
     expect(read.ratio).toEqual([2, 1, 0.2])
     expect(read.recipe).toEqual({
-      paints: [{ materialId: 'teal', parts: 0.75 }, { materialId: 'white', parts: 0.25 }],
+      paints: [
+        { materialId: 'teal', parts: 0.75 },
+        { materialId: 'white', parts: 0.25 },
+      ],
       paintParts: 1,
       mediums: [{ materialId: 'flow', parts: 2 }],
       water: { materialId: 'w', parts: 0.2 },
-    }) // prettier-ignore
+    })
     expect(read.shares.map((s) => s.share).reduce((x, y) => x + y)).toBeCloseTo(1, 12)
     expect(read.totalUl).toBe(128)
   })
   it('knows a base without paint', () => {
-    expect(readBack([a('flow', 'medium', 50), a('gloss', 'medium', 50)])).toMatchObject({ ratio: [1, 0, 0], recipe: { paintParts: 0 } }) // prettier-ignore
+    expect(readBack([a('flow', 'medium', 50), a('gloss', 'medium', 50)])).toMatchObject({
+      ratio: [1, 0, 0],
+      recipe: { paintParts: 0 },
+    })
   })
   it('counts a leftover mix by what it is made of', () => {
     const left = portionsOfMix(30, [a('teal', 'paint', 100), a('flow', 'medium', 200)])

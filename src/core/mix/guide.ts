@@ -29,8 +29,14 @@ export interface GuidePlan {
   readonly bandS: readonly [number, number]
   readonly school: WaterSchool
   /** The water it is thinned with; null: no watering. */
-  readonly water: { readonly id: string; readonly name: string; readonly waterShare: number; readonly solids: number; readonly densityGPerMl: number } | null
-} // prettier-ignore
+  readonly water: {
+    readonly id: string
+    readonly name: string
+    readonly waterShare: number
+    readonly solids: number
+    readonly densityGPerMl: number
+  } | null
+}
 
 /** What happened, one after another. Nothing is taken out: `undo` takes back the event before it. */
 export type GuideEvent =
@@ -41,9 +47,15 @@ export type GuideEvent =
   | { readonly kind: 'follow' }
   | { readonly kind: 'keep' }
   | { readonly kind: 'water'; readonly ul: number; readonly grams?: number | undefined }
-  | { readonly kind: 'reading'; readonly levelTimeS: number; readonly sigma: number; readonly tries: readonly number[]; readonly how: string }
+  | {
+      readonly kind: 'reading'
+      readonly levelTimeS: number
+      readonly sigma: number
+      readonly tries: readonly number[]
+      readonly how: string
+    }
   | { readonly kind: 'good' }
-  | { readonly kind: 'undo' } // prettier-ignore
+  | { readonly kind: 'undo' }
 
 export type GuideStep = 'prepare' | 'cup' | 'pour' | 'overshoot' | 'stir' | 'judge' | 'label'
 
@@ -71,10 +83,16 @@ export interface GuideState {
   readonly baselineG: number | null
   /** Watered since the stir, µl. */
   readonly wateredUl: number
-  readonly readings: readonly { readonly atUl: number; readonly levelTimeS: number; readonly sigma: number; readonly tries: readonly number[]; readonly how: string }[]
+  readonly readings: readonly {
+    readonly atUl: number
+    readonly levelTimeS: number
+    readonly sigma: number
+    readonly tries: readonly number[]
+    readonly how: string
+  }[]
   readonly totalUl: number
   readonly canUndo: boolean
-} // prettier-ignore
+}
 
 /** A line is right when it is this near: 2 % of it, and never less than what a kitchen scale shows (0.2 ml). */
 export const toleranceUl = (targetUl: number) => Math.max(200, 0.02 * targetUl)
@@ -106,7 +124,13 @@ class Run {
   private held = 0
   private baselineG: number | null = null
   private watered = 0
-  private readonly readings: { atUl: number; levelTimeS: number; sigma: number; tries: readonly number[]; how: string }[] = [] // prettier-ignore
+  private readonly readings: {
+    atUl: number
+    levelTimeS: number
+    sigma: number
+    tries: readonly number[]
+    how: string
+  }[] = []
   private over: Overshoot | undefined
 
   constructor(private readonly plan: GuidePlan) {
@@ -188,10 +212,18 @@ class Run {
     const line = this.step === 'pour' || this.step === 'overshoot' ? this.line : -1
     const sum = this.poured.reduce<number>((s, p) => s + (p ?? 0), 0)
     return {
-      step: this.step, line, pouredUl: [...this.poured], targetsUl: [...this.targets], heldUl: this.held, overshoot: this.over,
-      baselineG: this.baselineG, wateredUl: this.watered, readings: [...this.readings], totalUl: sum + this.watered,
+      step: this.step,
+      line,
+      pouredUl: [...this.poured],
+      targetsUl: [...this.targets],
+      heldUl: this.held,
+      overshoot: this.over,
+      baselineG: this.baselineG,
+      wateredUl: this.watered,
+      readings: [...this.readings],
+      totalUl: sum + this.watered,
       canUndo,
-    } // prettier-ignore
+    }
   }
 }
 

@@ -18,15 +18,21 @@ export interface School {
 }
 
 const COMMON = 'common practice, no published source'
-const school = (key: string, name: string, lines: readonly (readonly [SchoolLine['what'], number])[], steps: readonly string[] = []): School => ({
+const school = (
+  key: string,
+  name: string,
+  lines: readonly (readonly [SchoolLine['what'], number])[],
+  steps: readonly string[] = [],
+): School => ({
   key,
   name,
   lines: lines.map(([what, parts]) => ({ what, parts })),
   steps,
   source: COMMON,
-}) // prettier-ignore
+})
 
 /** The schools of mixing, start values. */
+// prettier-ignore
 export const SCHOOLS: readonly School[] = [
   school('ratio-3', 'One ratio for all, 3 : 1', [['any medium', 3], ['paint', 1]]),
   school('ratio-5', 'One ratio for all, 5 : 1', [['any medium', 5], ['paint', 1]]),
@@ -42,14 +48,15 @@ export const SCHOOLS: readonly School[] = [
   school('swipe', 'Swipe colour, 3 : 1', [['conditioner', 3], ['paint', 1]], ['Strong conditioner; it should open.']),
   school('pearl-base', 'Pearl base', [['paint', 1.3], ['conditioner', 1], ['clear varnish', 0.2]], ['More paint than conditioner.', 'A teaspoon of polyacrylic for each small squeeze bottle.']),
   school('water-only', 'Paint and water only', [['paint', 1], ['water', 0.3]], ['Never past the house’s water limit: 30 to 40 % of the paint.']),
-] // prettier-ignore
+]
 
 /** Bases of several mediums that are made in advance and then used like a medium. */
+// prettier-ignore
 export const BASES: readonly School[] = [
   school('base-equal', 'Equal-parts blend', [['conditioner', 1], ['pouring medium', 1], ['gloss medium', 1]], ['Blend slowly, no bubbles; strain.']),
   school('base-glue', 'Thinned glue, 60 : 40', [['glue', 60], ['water', 40]], ['Warm water, stir until no string hangs.']),
   school('base-thinner', 'Thinning mix, 90 : 10', [['water', 90], ['conditioner', 10]], ['Shake before each use.']),
-] // prettier-ignore
+]
 
 /** What a studio has changed: ratios by body or by paint, and lines of schools. */
 export interface HouseRules {
@@ -70,13 +77,16 @@ export const schoolsOf = (rules: HouseRules): School[] =>
  * Medium : paint for a formula: the paint's own ratio where it has one, else the house ratio of its body, else the
  * usual one. The paint there is most of decides.
  */
-export function houseRatioOf(paint: { id: string; body: Body | null } | undefined, rules: HouseRules): { medium: number; paint: number; from: string } {
+export function houseRatioOf(
+  paint: { id: string; body: Body | null } | undefined,
+  rules: HouseRules,
+): { medium: number; paint: number; from: string } {
   const own = paint && rules.byPaint.get(paint.id)
   if (own) return { medium: own.medium, paint: own.paint, from: 'for this paint' }
   const body = paint?.body ?? 'soft'
   const house = rules.byBody[body]
   return house ? { ...house, from: 'house rule by body' } : { ...RATIO_BY_BODY[body], from: 'by body' }
-} // prettier-ignore
+}
 
 /** A material as a school chooses among them. */
 export interface Choosable {

@@ -34,7 +34,10 @@ export const isStrong = ({ parts, pull }: ToScale, totalParts: number) =>
  */
 export function inSteps(formula: readonly ToScale[], totalUl: number): AddStep[] {
   const parts = formula.reduce((sum, f) => sum + f.parts, 0)
-  const amounts = apportionParts(totalUl, formula.map((f) => f.parts)) // prettier-ignore
+  const amounts = apportionParts(
+    totalUl,
+    formula.map((f) => f.parts),
+  )
   const rows = formula
     .map((f, i) => ({ ...f, ul: amounts[i]!, strong: isStrong(f, parts), potency: f.pull / Math.max(f.parts, 1e-9) }))
     .filter((r) => r.ul > 0)

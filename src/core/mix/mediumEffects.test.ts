@@ -3,7 +3,13 @@ import { MEDIUM_KINDS } from '../paint/properties'
 import { blend, EFFECTS, EFFECTS_BY_KIND, nearness, standIns } from './mediumEffects'
 import { keepUntil, THINNER_FACTS, THINNERS } from './thinners'
 
-const part = (parts: number, effects: readonly number[], perMl: number | null = 2) => ({ parts, effects, densityGPerMl: 1, solids: 0.3, perMl }) // prettier-ignore
+const part = (parts: number, effects: readonly number[], perMl: number | null = 2) => ({
+  parts,
+  effects,
+  densityGPerMl: 1,
+  solids: 0.3,
+  perMl,
+})
 const all = (v: number) => EFFECTS.map(() => v)
 
 describe('medium profiles', () => {
@@ -16,7 +22,8 @@ describe('medium profiles', () => {
   })
   // Common practice, no published source.
   it('say what makers say of them', () => {
-    const of = (kind: keyof typeof EFFECTS_BY_KIND, effect: (typeof EFFECTS)[number]) => EFFECTS_BY_KIND[kind][EFFECTS.indexOf(effect)] // prettier-ignore
+    const of = (kind: keyof typeof EFFECTS_BY_KIND, effect: (typeof EFFECTS)[number]) =>
+      EFFECTS_BY_KIND[kind][EFFECTS.indexOf(effect)]
     expect(of('conditioner', 'tiny cells')).toBe(3)
     expect(of('glue', 'clarity between layers')).toBe(3)
     expect(of('gloss medium', 'gloss')).toBe(3)
@@ -26,7 +33,11 @@ describe('medium profiles', () => {
 
 describe('a blend', () => {
   it('is the mean by volume, its price too', () => {
-    const mixed = blend([part(1, all(3), 4), { ...part(3, all(1), 2), densityGPerMl: 1.2, solids: 0.1 }, part(0, all(9), null)]) // prettier-ignore
+    const mixed = blend([
+      part(1, all(3), 4),
+      { ...part(3, all(1), 2), densityGPerMl: 1.2, solids: 0.1 },
+      part(0, all(9), null),
+    ])
     expect(mixed.effects).toEqual(all(1.5))
     expect(mixed.perMl).toBe(2.5)
     expect(mixed.densityGPerMl).toBeCloseTo(1.15, 12)
@@ -45,7 +56,13 @@ describe('stand-ins', () => {
     const [a, b, c] = [EFFECTS_BY_KIND.conditioner, EFFECTS_BY_KIND['clear varnish'], EFFECTS_BY_KIND.glue]
     const hidden = EFFECTS.map((_, i) => (3 * a[i]! + b[i]!) / 4)
     const [best] = standIns(hidden, [a, b, c])
-    expect(best).toMatchObject({ parts: [{ index: 0, parts: 3 }, { index: 1, parts: 1 }], nearness: 1 }) // prettier-ignore
+    expect(best).toMatchObject({
+      parts: [
+        { index: 0, parts: 3 },
+        { index: 1, parts: 1 },
+      ],
+      nearness: 1,
+    })
     expect(standIns(a, [a, b, c])[0]!.parts).toEqual([{ index: 0, parts: 1 }])
   })
   it('are at most as near as the same, and never use more than three', () => {

@@ -18,16 +18,16 @@ export const EFFECTS = [
 export type EffectProfile = readonly number[]
 
 /** Start values by kind, in the order of `EFFECTS`. Common practice, no published source; editable per medium. */
-// prettier-ignore
+
 export const EFFECTS_BY_KIND: Readonly<Record<MediumKind, EffectProfile>> = {
-  'conditioner':           [2, 3, 2, 0, 1, 1, 1, 1, 1, 2],
-  'pouring medium':        [1, 1, 1, 2, 2, 2, 1, 2, 2, 2],
-  'gloss medium':          [1, 0, 1, 3, 3, 1, 2, 3, 2, 1],
-  'glue':                  [1, 0, 0, 1, 1, 0, 2, 1, 3, 1],
-  'anti-craze medium':     [0, 0, 0, 2, 3, 3, 0, 2, 2, 1],
+  conditioner: [2, 3, 2, 0, 1, 1, 1, 1, 1, 2],
+  'pouring medium': [1, 1, 1, 2, 2, 2, 1, 2, 2, 2],
+  'gloss medium': [1, 0, 1, 3, 3, 1, 2, 3, 2, 1],
+  glue: [1, 0, 0, 1, 1, 0, 2, 1, 3, 1],
+  'anti-craze medium': [0, 0, 0, 2, 3, 3, 0, 2, 2, 1],
   'enamel or house paint': [2, 2, 3, 1, 2, 1, 2, 0, 1, 1],
-  'clear varnish':         [2, 1, 2, 3, 3, 1, 2, 3, 1, 1],
-  'one-bottle base':       [1, 2, 1, 1, 2, 2, 1, 1, 2, 2],
+  'clear varnish': [2, 1, 2, 3, 3, 1, 2, 3, 1, 1],
+  'one-bottle base': [1, 2, 1, 1, 2, 2, 1, 1, 2, 2],
 }
 
 /** More parts than this in a blend, and each one's effect is lost. Common practice, no published source. */
@@ -108,10 +108,12 @@ export function standIns(wanted: EffectProfile, others: readonly EffectProfile[]
   const worth = (s: StandIn) => s.nearness - 0.01 * s.parts.length
   const best = found.sort((a, b) => worth(b) - worth(a))
   const seen = new Set<string>()
-  return best.filter((s) => {
-    const key = s.parts.map((p) => p.index).join()
-    return !seen.has(key) && seen.add(key)
-  }).slice(0, most) // prettier-ignore
+  return best
+    .filter((s) => {
+      const key = s.parts.map((p) => p.index).join()
+      return !seen.has(key) && seen.add(key)
+    })
+    .slice(0, most)
 }
 
 const gcd = (list: readonly number[]): number => list.reduce((a, b) => (b === 0 ? a : gcd([b, a % b])))

@@ -10,7 +10,7 @@ import {
   type Choosable,
   type HouseRules,
 } from './houseRules'
-import type { Ingredient } from './recipe' // prettier-ignore
+import type { Ingredient } from './recipe'
 
 const drawer: Choosable[] = [
   ...MEDIUM_KINDS.map((mediumKind) => ({ id: mediumKind, kind: 'medium' as const, mediumKind })),
@@ -46,14 +46,21 @@ describe('the schools of mixing', () => {
     expect(applySchool(school('ratio-3'), []).missing).toEqual(['a medium'])
   })
   it('are the studio’s own where it changed them', () => {
-    const rules: HouseRules = { ...NO_RULES, schools: new Map([['swipe', { lines: [{ what: 'paint', parts: 1 }], steps: ['a'] }]]) } // prettier-ignore
+    const rules: HouseRules = {
+      ...NO_RULES,
+      schools: new Map([['swipe', { lines: [{ what: 'paint', parts: 1 }], steps: ['a'] }]]),
+    }
     const swipe = schoolsOf(rules).find((s) => s.key === 'swipe')!
     expect(swipe).toMatchObject({ lines: [{ what: 'paint', parts: 1 }], steps: ['a'], source: 'house rule' })
     expect(schoolsOf(NO_RULES)).toEqual([...SCHOOLS, ...BASES])
     expect(new Set(schoolsOf(NO_RULES).map((s) => s.key)).size).toBe(SCHOOLS.length + BASES.length)
   })
   it('have a ratio by paint before one by body before the usual', () => {
-    const rules: HouseRules = { byBody: { soft: { medium: 2.5, paint: 1 } }, byPaint: new Map([['plum', { medium: 5, paint: 1, note: '' }]]), schools: new Map() } // prettier-ignore
+    const rules: HouseRules = {
+      byBody: { soft: { medium: 2.5, paint: 1 } },
+      byPaint: new Map([['plum', { medium: 5, paint: 1, note: '' }]]),
+      schools: new Map(),
+    }
     expect(houseRatioOf({ id: 'plum', body: 'soft' }, rules)).toMatchObject({ medium: 5, from: 'for this paint' })
     expect(houseRatioOf({ id: 'teal', body: 'soft' }, rules)).toMatchObject({ medium: 2.5, from: 'house rule by body' })
     expect(houseRatioOf({ id: 'teal', body: 'heavy' }, rules)).toMatchObject({ medium: 3, paint: 1, from: 'by body' })
@@ -79,10 +86,17 @@ describe('amounts', () => {
     expect(() => scaledAmounts(list, { by: 'left', materialId: 'teal', leftUl: 0 })).toThrow('Nothing is left')
   })
   it('extend a bottle in the ratio of what it holds', () => {
-    const content = [{ materialId: 'a', ul: 100_000 }, { materialId: 'b', ul: 199_999 }, { materialId: 'c', ul: 1 }] // prettier-ignore
+    const content = [
+      { materialId: 'a', ul: 100_000 },
+      { materialId: 'b', ul: 199_999 },
+      { materialId: 'c', ul: 1 },
+    ]
     const more = extendTo(content, 400_000)
     expect(more.reduce((s, m) => s + m.ul, 0)).toBe(100_000)
-    expect(more).toEqual([{ materialId: 'a', ul: 33_333 }, { materialId: 'b', ul: 66_667 }]) // prettier-ignore
+    expect(more).toEqual([
+      { materialId: 'a', ul: 33_333 },
+      { materialId: 'b', ul: 66_667 },
+    ])
     expect(() => extendTo(content, 300_000)).toThrow('that much already')
     expect(() => extendTo([], 10)).toThrow('empty')
   })

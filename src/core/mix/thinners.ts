@@ -3,13 +3,37 @@ export const THINNERS = ['tap', 'purified', 'distilled', 'thinning mix'] as cons
 export type Thinner = (typeof THINNERS)[number]
 
 export const THINNER_FACTS: Readonly<
-  Record<Thinner, { words: string; keepsDays: number; keeps: string; densityGPerMl: number; solids: number; waterShare: number }>
+  Record<
+    Thinner,
+    { words: string; keepsDays: number; keeps: string; densityGPerMl: number; solids: number; waterShare: number }
+  >
 > = {
   tap: { words: 'tap water', keepsDays: 5, keeps: 'a few days', densityGPerMl: 0.998, solids: 0, waterShare: 1 },
-  purified: { words: 'purified or filtered water', keepsDays: 28, keeps: 'some weeks', densityGPerMl: 0.998, solids: 0, waterShare: 1 },
-  distilled: { words: 'distilled water', keepsDays: 270, keeps: '8 to 10 months, away from heat and frost', densityGPerMl: 0.998, solids: 0, waterShare: 1 },
-  'thinning mix': { words: '90 water : 10 conditioner', keepsDays: 30, keeps: 'about a month', densityGPerMl: 1.0, solids: 0.025, waterShare: 0.9 },
-} // prettier-ignore
+  purified: {
+    words: 'purified or filtered water',
+    keepsDays: 28,
+    keeps: 'some weeks',
+    densityGPerMl: 0.998,
+    solids: 0,
+    waterShare: 1,
+  },
+  distilled: {
+    words: 'distilled water',
+    keepsDays: 270,
+    keeps: '8 to 10 months, away from heat and frost',
+    densityGPerMl: 0.998,
+    solids: 0,
+    waterShare: 1,
+  },
+  'thinning mix': {
+    words: '90 water : 10 conditioner',
+    keepsDays: 30,
+    keeps: 'about a month',
+    densityGPerMl: 1.0,
+    solids: 0.025,
+    waterShare: 0.9,
+  },
+}
 
 /** The day until which a mix made with this thinner is expected to keep. */
 export const keepUntil = (mixedAt: Date, thinner: Thinner) =>

@@ -16,10 +16,21 @@ describe('text as it is searched', () => {
 describe('families of colour', () => {
   // Named colours every painter agrees on; common practice, no published source.
   it.each([
-    ['#ffffff', 'white'], ['#f5f3ec', 'white'], ['#8a8d8f', 'grey'], ['#1b1b1c', 'black'], ['#b9262b', 'red'], ['#d9561f', 'orange'],
-    ['#5d3b2b', 'brown'], ['#f4dc3a', 'yellow'], ['#2e5a3c', 'green'], ['#136a78', 'turquoise'], ['#1d4ba0', 'blue'], ['#3a1f57', 'violet'],
-    ['#e8a0b4', 'pink'], ['#8e1f3f', 'red'],
-  ])('%s is %s', (hex, family) => expect(hueFamily(hexToLab(hex))).toBe(family)) // prettier-ignore
+    ['#ffffff', 'white'],
+    ['#f5f3ec', 'white'],
+    ['#8a8d8f', 'grey'],
+    ['#1b1b1c', 'black'],
+    ['#b9262b', 'red'],
+    ['#d9561f', 'orange'],
+    ['#5d3b2b', 'brown'],
+    ['#f4dc3a', 'yellow'],
+    ['#2e5a3c', 'green'],
+    ['#136a78', 'turquoise'],
+    ['#1d4ba0', 'blue'],
+    ['#3a1f57', 'violet'],
+    ['#e8a0b4', 'pink'],
+    ['#8e1f3f', 'red'],
+  ])('%s is %s', (hex, family) => expect(hueFamily(hexToLab(hex))).toBe(family))
   it('stand round the circle from red, greys last from light to dark', () => {
     const order = ['#b9262b', '#d9561f', '#f4dc3a', '#2e5a3c', '#1d4ba0', '#3a1f57', '#f5f5f5', '#888888', '#111111']
     const keys = order.map((h) => hueOrder(hexToLab(h)))
@@ -29,15 +40,28 @@ describe('families of colour', () => {
 
 describe('words of other lists', () => {
   it('are read as ours', () => {
-    expect(['Heavy Body', 'HB', 'high-flow', 'Soft_Body', 'craft', 'plaster'].map(readBody)).toEqual(
-      ['heavy', 'heavy', 'ink', 'soft', 'craft', undefined], // prettier-ignore
-    )
-    expect(['ST', 'semi opaque', 'Opaque', 'Translucent', '?'].map(readOpacity)).toEqual(
-      ['semi-transparent', 'semi-opaque', 'opaque', 'semi-transparent', undefined], // prettier-ignore
-    )
-    expect(['Matt', 'Iridescent', 'interference', 'color-shift', 'NEON'].map(readSheen)).toEqual(
-      ['matte', 'pearl', 'colour-shift', 'colour-shift', 'fluorescent'], // prettier-ignore
-    )
+    expect(['Heavy Body', 'HB', 'high-flow', 'Soft_Body', 'craft', 'plaster'].map(readBody)).toEqual([
+      'heavy',
+      'heavy',
+      'ink',
+      'soft',
+      'craft',
+      undefined,
+    ])
+    expect(['ST', 'semi opaque', 'Opaque', 'Translucent', '?'].map(readOpacity)).toEqual([
+      'semi-transparent',
+      'semi-opaque',
+      'opaque',
+      'semi-transparent',
+      undefined,
+    ])
+    expect(['Matt', 'Iridescent', 'interference', 'color-shift', 'NEON'].map(readSheen)).toEqual([
+      'matte',
+      'pearl',
+      'colour-shift',
+      'colour-shift',
+      'fluorescent',
+    ])
     expect(['low', 'Very strong', 'high'].map(readStrength)).toEqual(['weak', 'very strong', 'strong'])
   })
 })
@@ -59,8 +83,14 @@ describe('flags of a paint', () => {
 describe('measured opacity', () => {
   it('sets the class; opaque from 0.98 (ISO 6504-3 and ASTM D2805, from memory)', () => {
     expect([1, 0.98, 0.979, 0.85, 0.84, 0.5, 0.49].map(opacityOf)).toEqual([
-      'opaque', 'opaque', 'semi-opaque', 'semi-opaque', 'semi-transparent', 'semi-transparent', 'transparent',
-    ]) // prettier-ignore
+      'opaque',
+      'opaque',
+      'semi-opaque',
+      'semi-opaque',
+      'semi-transparent',
+      'semi-transparent',
+      'transparent',
+    ])
   })
 })
 

@@ -22,7 +22,7 @@ describe('facets', () => {
     fc.assert(
       fc.property(fc.array(rowArb, { maxLength: 40 }), chosenArb, fc.func(fc.boolean()), (rows, chosen, search) => {
         const within = Uint8Array.from(rows.map((_, i) => (search(i) ? 1 : 0)))
-        const columns = KEYS.map((k) => facetColumn(k, rows.length, (i) => valuesOf(rows[i]!, k))) // prettier-ignore
+        const columns = KEYS.map((k) => facetColumn(k, rows.length, (i) => valuesOf(rows[i]!, k)))
         const found = countFacets(rows.length, columns, chosen, within)
         const all = rows.map((r, i) => ({ r, i })).filter(({ i }) => within[i])
         expect(found.matches).toEqual(all.filter(({ r }) => KEYS.every((k) => hits(r, k, chosen[k]))).map(({ i }) => i))

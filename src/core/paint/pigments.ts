@@ -59,7 +59,6 @@ export const HAZARD_NOTES: Readonly<Record<Hazard, string>> = {
 
 type Row = readonly [string, string, string, 'T' | 'ST' | 'SO' | 'O', Lightfastness | '', number, string?]
 
-// prettier-ignore
 const ROWS: readonly Row[] = [
   // White
   ['PW1', 'lead white', 'basic lead carbonate', 'SO', 'I', 6.7, 'lead'],

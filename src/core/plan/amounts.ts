@@ -21,7 +21,13 @@ export function planParts(
   apart: readonly { use: Exclude<PlanUse, 'cup'>; vesselId: string; ul: number }[],
 ): PlanPart[] {
   const sharing = cup.filter((c) => c.parts > 0)
-  const shares = sharing.length && cupUl > 0 ? apportionParts(cupUl, sharing.map((c) => c.parts)) : [] // prettier-ignore
+  const shares =
+    sharing.length && cupUl > 0
+      ? apportionParts(
+          cupUl,
+          sharing.map((c) => c.parts),
+        )
+      : []
   return [
     ...sharing.map((c, i): PlanPart => ({ use: 'cup', vesselId: c.vesselId, parts: c.parts, ul: shares[i] ?? 0 })),
     ...apart.filter((a) => a.ul > 0).map((a): PlanPart => ({ ...a, parts: null })),

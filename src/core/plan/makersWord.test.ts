@@ -24,7 +24,9 @@ describe('the maker’s own word on a plan', () => {
     ])
   })
   it('says nothing of a pair within one bottle, or of one that stays apart', () => {
-    expect(wordsOnPlan([bottle('A', 'cup', ['v', 't'])], word).map((w) => w.text)).toEqual(['Teal in A: good only as base coat.']) // prettier-ignore
+    expect(wordsOnPlan([bottle('A', 'cup', ['v', 't'])], word).map((w) => w.text)).toEqual([
+      'Teal in A: good only as base coat.',
+    ])
     expect(wordsOnPlan([bottle('A', 'cup', ['v']), bottle('B', 'reserve', ['y'])], word)).toEqual([])
   })
 })

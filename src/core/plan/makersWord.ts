@@ -20,7 +20,11 @@ export interface MakersWord {
   }[]
 }
 
-const VERDICT = { together: 'always side by side', never: 'never beside each other', surprising: 'surprisingly good together' } as const // prettier-ignore
+const VERDICT = {
+  together: 'always side by side',
+  never: 'never beside each other',
+  surprising: 'surprisingly good together',
+} as const
 
 /**
  * What the maker has said that bears on a plan: notes on pairs that meet in the cup, those against first, then flags
@@ -43,6 +47,8 @@ export function wordsOnPlan(used: readonly Used[], word: MakersWord): { against:
       return says ? [{ against: true, text: `${name(id)} in ${u.label}: ${says}.` }] : []
     }),
   )
-  const unique = new Map([...pairs.sort((a, b) => Number(b.against) - Number(a.against)), ...flags].map((w) => [w.text, w])) // prettier-ignore
+  const unique = new Map(
+    [...pairs.sort((a, b) => Number(b.against) - Number(a.against)), ...flags].map((w) => [w.text, w]),
+  )
   return [...unique.values()]
 }

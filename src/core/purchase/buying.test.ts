@@ -81,12 +81,21 @@ describe('break-even between two ratios', () => {
     const { mediumPerMl, paintPerMl } = breakEven(one, two, 8, 2)
     // (8 + 2m)/3.5 = (8 + 6m)/7.5 → 60 + 15m = 28 + 21m → m = 32/6.
     expect(mediumPerMl).toBeCloseTo(32 / 6, 12)
-    expect(mixedPerMl(8, { ...one, mediumPerMl: mediumPerMl! })).toBeCloseTo(mixedPerMl(8, { ...two, mediumPerMl: mediumPerMl! }), 12)
-    expect(mixedPerMl(paintPerMl!, { ...one, mediumPerMl: 2 })).toBeCloseTo(mixedPerMl(paintPerMl!, { ...two, mediumPerMl: 2 }), 12)
-  }) // prettier-ignore
+    expect(mixedPerMl(8, { ...one, mediumPerMl: mediumPerMl! })).toBeCloseTo(
+      mixedPerMl(8, { ...two, mediumPerMl: mediumPerMl! }),
+      12,
+    )
+    expect(mixedPerMl(paintPerMl!, { ...one, mediumPerMl: 2 })).toBeCloseTo(
+      mixedPerMl(paintPerMl!, { ...two, mediumPerMl: 2 }),
+      12,
+    )
+  })
   it('is nowhere where one ratio only adds water', () => {
-    expect(breakEven({ medium: 2, water: 0 }, { medium: 2, water: 1 }, 8, 3)).toEqual({ mediumPerMl: null, paintPerMl: null })
-  }) // prettier-ignore
+    expect(breakEven({ medium: 2, water: 0 }, { medium: 2, water: 1 }, 8, 3)).toEqual({
+      mediumPerMl: null,
+      paintPerMl: null,
+    })
+  })
 })
 
 describe('the rhythm of offers', () => {

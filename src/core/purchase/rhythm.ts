@@ -13,7 +13,10 @@ export interface Rhythm {
 export function offerRhythm(began: readonly Date[], now: Date): Rhythm | undefined {
   const days = [...began].map((d) => d.getTime()).sort((a, b) => a - b)
   if (days.length < 3) return undefined
-  const gaps = days.slice(1).map((d, i) => (d - days[i]!) / DAY).sort((a, b) => a - b) // prettier-ignore
+  const gaps = days
+    .slice(1)
+    .map((d, i) => (d - days[i]!) / DAY)
+    .sort((a, b) => a - b)
   const half = gaps.length >> 1
   const everyDays = Math.round(gaps.length % 2 ? gaps[half]! : (gaps[half - 1]! + gaps[half]!) / 2)
   if (everyDays < 1) return undefined

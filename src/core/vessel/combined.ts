@@ -41,7 +41,8 @@ export function suitsAsBase(jarHex: string, pourHex: string): Suits {
   const [jar, pour] = [hexToLab(jarHex), hexToLab(pourHex)]
   const deltaE = deltaE00(jar, pour)
   if (deltaE <= NEAR) return { suits: true, deltaE, why: 'near the colours of this pour' }
-  if (labToLch(jar)[1] <= QUIET_CHROMA && Math.abs(jar[0] - pour[0]) <= 30) return { suits: true, deltaE, why: 'a quiet grey' } // prettier-ignore
+  if (labToLch(jar)[1] <= QUIET_CHROMA && Math.abs(jar[0] - pour[0]) <= 30)
+    return { suits: true, deltaE, why: 'a quiet grey' }
   return { suits: false, deltaE, why: 'would show through at the edges' }
 }
 
@@ -49,6 +50,12 @@ export function suitsAsBase(jarHex: string, pourHex: string): Suits {
 export function meanColour(colours: readonly { hex: string; amount: number }[]): string | undefined {
   const total = colours.reduce((s, c) => s + c.amount, 0)
   if (!(total > 0)) return undefined
-  const lab = colours.reduce<Triple>((sum, c) => { const l = hexToLab(c.hex); return [0, 1, 2].map((k) => sum[k]! + (c.amount * l[k]!) / total) as Triple }, [0, 0, 0]) // prettier-ignore
+  const lab = colours.reduce<Triple>(
+    (sum, c) => {
+      const l = hexToLab(c.hex)
+      return [0, 1, 2].map((k) => sum[k]! + (c.amount * l[k]!) / total) as Triple
+    },
+    [0, 0, 0],
+  )
   return srgbToHex(labToSrgb(lab))
 }

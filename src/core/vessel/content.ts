@@ -47,8 +47,11 @@ export function takeFrom(vessel: { id: string; label: string; content: readonly 
  * @returns what the vessel gives by the books, and what is found besides; whole microlitres that sum to `ul`
  * @throws NotEnough where it is empty by the books, so that nobody knows what was found
  */
-export function takePoured(vessel: { id: string; label: string; content: readonly Portion[] }, ul: number): { taken: Portion[]; found: Portion[] } {
+export function takePoured(
+  vessel: { id: string; label: string; content: readonly Portion[] },
+  ul: number,
+): { taken: Portion[]; found: Portion[] } {
   const have = contentUl(vessel.content)
   if (have === 0 || ul <= have) return { taken: takeFrom(vessel, ul), found: [] }
   return { taken: takeFrom(vessel, have), found: inProportion(vessel.content, ul - have) }
-} // prettier-ignore
+}

@@ -66,7 +66,10 @@ const thickened = (b: RackFacts, words: string) =>
 function thinner(wantedUl: number, roomUl = Infinity): string {
   const { waterUl, mediumUl } = thinWithin(wantedUl, roomUl)
   if (mediumUl === 0) return `${drops(waterUl)} of water bring it there`
-  const first = waterUl >= DROP_UL ? `${drops(waterUl)} of water are all that the limit leaves room for, then ` : 'it has all the water it may have, so add ' // prettier-ignore
+  const first =
+    waterUl >= DROP_UL
+      ? `${drops(waterUl)} of water are all that the limit leaves room for, then `
+      : 'it has all the water it may have, so add '
   return `${first}${formatMl(mediumUl)} of medium; time it again`
 }
 
@@ -85,9 +88,17 @@ export function factsFromTexts(
 ): RackFacts {
   const ms = (text: string | null) => (text === null ? null : Date.parse(text))
   return {
-    ...sinceRead(b, ms(b.readAt), now), ul: b.ul, capacityUl: b.capacityUl, evaporatedUl: b.evaporatedUl, levelTimeS: b.levelTimeS,
-    mixedAt: Date.parse(b.mixedAt), restUntil: Date.parse(b.restUntil), keepUntil: ms(b.keepUntil), movedAt: ms(b.movedAt), readAt: ms(b.readAt),
-  } // prettier-ignore
+    ...sinceRead(b, ms(b.readAt), now),
+    ul: b.ul,
+    capacityUl: b.capacityUl,
+    evaporatedUl: b.evaporatedUl,
+    levelTimeS: b.levelTimeS,
+    mixedAt: Date.parse(b.mixedAt),
+    restUntil: Date.parse(b.restUntil),
+    keepUntil: ms(b.keepUntil),
+    movedAt: ms(b.movedAt),
+    readAt: ms(b.readAt),
+  }
 }
 
 /**
@@ -95,22 +106,57 @@ export function factsFromTexts(
  * @param date how a time is written for people
  */
 export function needsOf(b: RackFacts, now: number, date: (ms: number) => string): Need[] {
-  if (b.ul === 0) return [{ kind: 'empty', short: 'Empty, wash it', todo: 'It is empty. Wash it before the rest dries, and mix into it again.', due: null }] // prettier-ignore
+  if (b.ul === 0)
+    return [
+      {
+        kind: 'empty',
+        short: 'Empty, wash it',
+        todo: 'It is empty. Wash it before the rest dries, and mix into it again.',
+        due: null,
+      },
+    ]
   const needs: Need[] = []
-  const add = (kind: NeedKind, short: string, todo: string, due: number | null = null) => needs.push({ kind, short, todo, due }) // prettier-ignore
+  const add = (kind: NeedKind, short: string, todo: string, due: number | null = null) =>
+    needs.push({ kind, short, todo, due })
   if (b.keepUntil !== null && b.keepUntil <= now)
-    add('past', 'Past its date', `It was to keep until ${date(b.keepUntil)}. Smell it and look for lumps: pour it soon, or throw it away.`) // prettier-ignore
+    add(
+      'past',
+      'Past its date',
+      `It was to keep until ${date(b.keepUntil)}. Smell it and look for lumps: pour it soon, or throw it away.`,
+    )
   if (b.restUntil > now)
-    add('resting', `Rests until ${date(b.restUntil)}`, `It rests until ${date(b.restUntil)}, so that bubbles rise. Leave it alone.`, b.restUntil) // prettier-ignore
+    add(
+      'resting',
+      `Rests until ${date(b.restUntil)}`,
+      `It rests until ${date(b.restUntil)}, so that bubbles rise. Leave it alone.`,
+      b.restUntil,
+    )
   if (b.evaporatedUl > EVAPORATED_SHARE * b.ul)
-    add('evaporated', `Lost ${formatMl(b.evaporatedUl)} of water`, `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b, ' and')}: ${drops(b.evaporatedUl)} bring it back. Add them by halves, stir, look.`) // prettier-ignore
+    add(
+      'evaporated',
+      `Lost ${formatMl(b.evaporatedUl)} of water`,
+      `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b, ' and')}: ${drops(b.evaporatedUl)} bring it back. Add them by halves, stir, look.`,
+    )
   else if (b.thinUl > 0 && b.expectedS !== null && b.wantedS && b.readAt !== null)
-    add('thickened', `Too thick by ${drops(b.thinUl)}`, `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${thinner(b.thinUl, b.roomUl)}.`) // prettier-ignore
+    add(
+      'thickened',
+      `Too thick by ${drops(b.thinUl)}`,
+      `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${thinner(b.thinUl, b.roomUl)}.`,
+    )
   if (b.keepUntil !== null && b.keepUntil > now && b.keepUntil - now <= KEEP_WARNING_DAYS * DAY)
-    add('keep', `Keeps ${days(b.keepUntil - now)} more`, `It keeps until ${date(b.keepUntil)}. Plan it into a pour before then.`, b.keepUntil) // prettier-ignore
+    add(
+      'keep',
+      `Keeps ${days(b.keepUntil - now)} more`,
+      `It keeps until ${date(b.keepUntil)}. Plan it into a pour before then.`,
+      b.keepUntil,
+    )
   const looked = Math.max(b.mixedAt, b.movedAt ?? 0, b.readAt ?? 0)
   if (b.restUntil <= now && now - looked > CHECK_AFTER_DAYS * DAY)
-    add('check', 'Check before pouring', `Nobody has looked at it for ${days(now - looked)}${thickened(b, ': it has likely')}. Shake, strain, and time the mound before it is poured.`) // prettier-ignore
+    add(
+      'check',
+      'Check before pouring',
+      `Nobody has looked at it for ${days(now - looked)}${thickened(b, ': it has likely')}. Shake, strain, and time the mound before it is poured.`,
+    )
   else if (b.restUntil <= now && now - looked > SHAKE_AFTER_DAYS * DAY)
     add('shake', 'Shake and strain', `It has stood for ${days(now - looked)}. Shake and strain it before it is poured.`)
   if (b.ul < LOW_SHARE * (b.capacityUl ?? USUAL_CAPACITY_UL))
@@ -119,4 +165,5 @@ export function needsOf(b: RackFacts, now: number, date: (ms: number) => string)
 }
 
 /** Whether a bottle of another shelf life asks for something that will not wait. */
-export const isPressing = (kind: NeedKind) => kind === 'past' || kind === 'evaporated' || kind === 'thickened' || kind === 'keep' // prettier-ignore
+export const isPressing = (kind: NeedKind) =>
+  kind === 'past' || kind === 'evaporated' || kind === 'thickened' || kind === 'keep'

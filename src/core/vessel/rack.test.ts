@@ -8,10 +8,17 @@ import { explain } from './stocktake'
 import type { Loss } from './weighIn'
 
 describe('how long a mix keeps', () => {
-  const days = (more: Partial<Parameters<typeof keepsDays>[0]>) => keepsDays({ thinners: ['distilled'], mediums: [], shelfC: 20, ...more }) // prettier-ignore
+  const days = (more: Partial<Parameters<typeof keepsDays>[0]>) =>
+    keepsDays({ thinners: ['distilled'], mediums: [], shelfC: 20, ...more })
   // Common practice, no published source: days with tap, weeks with purified, nine months with distilled water.
   it('goes by its worst water', () => {
-    expect([days({}), days({ thinners: [] }), days({ thinners: ['tap'] }), days({ thinners: ['distilled', 'purified'] }), days({ thinners: [null] })]).toEqual([270, 270, 5, 28, 30]) // prettier-ignore
+    expect([
+      days({}),
+      days({ thinners: [] }),
+      days({ thinners: ['tap'] }),
+      days({ thinners: ['distilled', 'purified'] }),
+      days({ thinners: [null] }),
+    ]).toEqual([270, 270, 5, 28, 30])
   })
   it('is shorter with glue, shorter where it is warm, and nothing in the frost', () => {
     expect(days({ mediums: ['glue', 'conditioner'] })).toBe(162)
@@ -21,12 +28,19 @@ describe('how long a mix keeps', () => {
   })
   it('is never longer for being warmer or for one more thing in it', () => {
     fc.assert(
-      fc.property(fc.subarray([...THINNERS]), fc.subarray([...MEDIUM_KINDS]), fc.integer({ min: 1, max: 40 }), (thinners, mediums, shelfC) => {
-        const whole = keepsDays({ thinners, mediums, shelfC })
-        expect(whole).toBeLessThanOrEqual(keepsDays({ thinners: thinners.slice(1), mediums: mediums.slice(1), shelfC }))
-        expect(whole).toBeLessThanOrEqual(keepsDays({ thinners, mediums, shelfC: shelfC - 1 }) || whole)
-      }),
-    ) // prettier-ignore
+      fc.property(
+        fc.subarray([...THINNERS]),
+        fc.subarray([...MEDIUM_KINDS]),
+        fc.integer({ min: 1, max: 40 }),
+        (thinners, mediums, shelfC) => {
+          const whole = keepsDays({ thinners, mediums, shelfC })
+          expect(whole).toBeLessThanOrEqual(
+            keepsDays({ thinners: thinners.slice(1), mediums: mediums.slice(1), shelfC }),
+          )
+          expect(whole).toBeLessThanOrEqual(keepsDays({ thinners, mediums, shelfC: shelfC - 1 }) || whole)
+        },
+      ),
+    )
   })
 })
 
@@ -63,7 +77,11 @@ describe('bottles poured together', () => {
       { ul: 0, mixedAt: 0, restUntil: 999, keepUntil: 1, dryShare: 9 },
     ]
     expect(combined(parts, 20, 10)).toEqual({ mixedAt: 2, restUntil: 30, keepUntil: 50, dryShare: 0.3 / 30 })
-    expect(combined([{ ...part, keepUntil: null, restUntil: 40 }], 20, 10)).toMatchObject({ mixedAt: 5, restUntil: 40, keepUntil: null }) // prettier-ignore
+    expect(combined([{ ...part, keepUntil: null, restUntil: 40 }], 20, 10)).toMatchObject({
+      mixedAt: 5,
+      restUntil: 40,
+      keepUntil: null,
+    })
   })
   it('lie under a pour that is like them, or under anything when they are a quiet grey', () => {
     expect(suitsAsBase('#24405e', '#1f4a63')).toMatchObject({ suits: true, why: 'near the colours of this pour' })
@@ -73,7 +91,12 @@ describe('bottles poured together', () => {
   })
   it('have a mean colour by amount', () => {
     expect(meanColour([{ hex: '#136a78', amount: 5 }])).toBe('#136a78')
-    expect(meanColour([{ hex: '#000000', amount: 1 }, { hex: '#ffffff', amount: 1 }])).toBe('#777777') // prettier-ignore
+    expect(
+      meanColour([
+        { hex: '#000000', amount: 1 },
+        { hex: '#ffffff', amount: 1 },
+      ]),
+    ).toBe('#777777')
     expect(meanColour([])).toBeUndefined()
   })
 })

@@ -27,7 +27,12 @@ const AGES: readonly (readonly [number, string])[] = [
 ]
 
 /** The shelf a bottle stands on, and where that shelf is in the rack. */
-export function shelfOf(b: Shelved, by: Grouping, now: number, bands: readonly Band[] = START_BANDS): { name: string; order: number } {
+export function shelfOf(
+  b: Shelved,
+  by: Grouping,
+  now: number,
+  bands: readonly Band[] = START_BANDS,
+): { name: string; order: number } {
   if (by === 'palette') return b.palette ? { name: b.palette, order: 0 } : { name: 'No palette', order: 1 }
   if (by === 'colour') {
     if (!b.hex) return { name: 'Clear', order: 99 }
@@ -48,7 +53,7 @@ export function shelfOf(b: Shelved, by: Grouping, now: number, bands: readonly B
     return order < 0 ? { name: 'For anything', order: TECHNIQUES.length } : { name: TECHNIQUES[order]!.name, order }
   }
   return { name: '', order: 0 }
-} // prettier-ignore
+}
 
 export interface ShelfRow<B> {
   readonly name: string
@@ -56,7 +61,13 @@ export interface ShelfRow<B> {
 }
 
 /** Bottles on their shelves; within a shelf they keep the order they came in. */
-export function shelves<B>(bottles: readonly B[], facts: (b: B) => Shelved, by: Grouping, now: number, bands?: readonly Band[]): ShelfRow<B>[] {
+export function shelves<B>(
+  bottles: readonly B[],
+  facts: (b: B) => Shelved,
+  by: Grouping,
+  now: number,
+  bands?: readonly Band[],
+): ShelfRow<B>[] {
   const found = new Map<string, { name: string; order: number; bottles: B[] }>()
   for (const b of bottles) {
     const { name, order } = shelfOf(facts(b), by, now, bands)
@@ -65,4 +76,4 @@ export function shelves<B>(bottles: readonly B[], facts: (b: B) => Shelved, by: 
     else found.set(name, { name, order, bottles: [b] })
   }
   return [...found.values()].sort((a, b) => a.order - b.order || a.name.localeCompare(b.name))
-} // prettier-ignore
+}

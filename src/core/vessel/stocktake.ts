@@ -38,14 +38,28 @@ export function explain(input: WeighInInput): Difference {
   }
   const [evaporatedUl, lostUl, gainedUl] = [found.waterUl, sum(found.lost), sum(found.gained)]
   const all = { bookedUl, measuredUl: found.measuredUl, evaporatedUl, lostUl, gainedUl }
-  if (gainedUl > 0) return { ...all, kind: 'gain', sentence: `${formatMl(gainedUl)} more than booked: a measuring gain, split over what is in it.` } // prettier-ignore
+  if (gainedUl > 0)
+    return {
+      ...all,
+      kind: 'gain',
+      sentence: `${formatMl(gainedUl)} more than booked: a measuring gain, split over what is in it.`,
+    }
   if (lostUl > 0) {
     const water = evaporatedUl > 0 ? `${formatMl(evaporatedUl)} of water can have evaporated; ` : ''
     const [lost, more] = [formatMl(lostUl), evaporatedUl > 0 ? ' more' : '']
     return input.named
-      ? { ...all, kind: 'evaporation', sentence: `${water}${lost} ${input.named === 'spilled' ? 'spilled' : 'stuck to the walls'}.` } // prettier-ignore
-      : { ...all, kind: 'unexplained', sentence: `${water}${lost}${more} is missing. Say whether it dried, was spilled or stuck to the walls.` } // prettier-ignore
+      ? {
+          ...all,
+          kind: 'evaporation',
+          sentence: `${water}${lost} ${input.named === 'spilled' ? 'spilled' : 'stuck to the walls'}.`,
+        }
+      : {
+          ...all,
+          kind: 'unexplained',
+          sentence: `${water}${lost}${more} is missing. Say whether it dried, was spilled or stuck to the walls.`,
+        }
   }
-  if (evaporatedUl > 0) return { ...all, kind: 'evaporation', sentence: `${formatMl(evaporatedUl)} of water evaporated.` } // prettier-ignore
+  if (evaporatedUl > 0)
+    return { ...all, kind: 'evaporation', sentence: `${formatMl(evaporatedUl)} of water evaporated.` }
   return asBooked
 }

@@ -13,12 +13,24 @@ const bottle = (...uls: number[]) => ({
 
 describe('what a vessel held', () => {
   it('is the same for the same lots and amounts in any order, and for nothing else', () => {
-    const [a, b] = [{ lotId: 'a', ul: 5 }, { lotId: 'b', ul: 7 }] // prettier-ignore
+    const [a, b] = [
+      { lotId: 'a', ul: 5 },
+      { lotId: 'b', ul: 7 },
+    ]
     const key = contentKey([a, b])
     expect(contentKey([b, a, { lotId: 'c', ul: 0 }])).toBe(key)
-    for (const other of [[a], [a, { ...b, ul: 8 }], [{ ...a, ul: 7 }, { ...b, ul: 5 }], [a, b, { lotId: 'c', ul: 1 }], []])
+    for (const other of [
+      [a],
+      [a, { ...b, ul: 8 }],
+      [
+        { ...a, ul: 7 },
+        { ...b, ul: 5 },
+      ],
+      [a, b, { lotId: 'c', ul: 1 }],
+      [],
+    ])
       expect(contentKey(other)).not.toBe(key)
-  }) // prettier-ignore
+  })
 })
 
 describe('taking from a vessel', () => {
@@ -116,9 +128,19 @@ describe('what a bottle needs', () => {
   const now = Date.parse('2026-05-10T12:00:00Z')
   const days = (n: number) => now - n * 86_400_000
   const facts: RackFacts = {
-    ul: 100_000, capacityUl: 240_000, mixedAt: days(2), restUntil: days(1.5), keepUntil: null, movedAt: null, evaporatedUl: 0,
-    levelTimeS: null, readAt: null, expectedS: null, wantedS: null, thinUl: 0,
-  } // prettier-ignore
+    ul: 100_000,
+    capacityUl: 240_000,
+    mixedAt: days(2),
+    restUntil: days(1.5),
+    keepUntil: null,
+    movedAt: null,
+    evaporatedUl: 0,
+    levelTimeS: null,
+    readAt: null,
+    expectedS: null,
+    wantedS: null,
+    thinUl: 0,
+  }
   const needs = (more: Partial<RackFacts>) =>
     needsOf({ ...facts, ...more }, now, (at) => new Date(at).toISOString().slice(0, 10))
   const kinds = (more: Partial<RackFacts>) => needs(more).map((n) => n.kind)
@@ -153,7 +175,9 @@ describe('what a bottle needs', () => {
     const thick = (roomUl: number) =>
       needs({ thinUl: 7_000, expectedS: 2.1, levelTimeS: 1.4, readAt: days(1), wantedS: [0.5, 1.5], roomUl })[0]!.todo
     expect(thick(7_000)).toMatch(/are wanted: 7.ml \(140.drops\) of water bring it there\.$/)
-    expect(thick(3_500)).toMatch(/3\.50.ml \(70.drops\) of water are all that the limit leaves room for, then 10.ml of medium; time it again\.$/) // prettier-ignore
+    expect(thick(3_500)).toMatch(
+      /3\.50.ml \(70.drops\) of water are all that the limit leaves room for, then 10.ml of medium; time it again\.$/,
+    )
     expect(thick(0)).toMatch(/it has all the water it may have, so add 20.ml of medium; time it again\.$/)
     expect(needs({ restUntil: days(-1) })[0]).toMatchObject({ short: 'Rests until 2026-05-11', due: days(-1) })
     expect(isPressing('evaporated') && !isPressing('shake')).toBe(true)
@@ -179,7 +203,16 @@ describe('what a bottle needs', () => {
     expect(sinceRead({ ...read, levelTimeS: null }, 0, 0)).toMatchObject({ expectedS: null, thinUl: 0 })
   })
   it('thickens by standing too, as the studio has learned or as mixes usually do', () => {
-    const read = { ul: 1, role: 'pour', technique: 'straight', levelTimeS: 1.5, w: 0.1, readW: 0.1, curveB: 10, thickens: 0.01 } // prettier-ignore
+    const read = {
+      ul: 1,
+      role: 'pour',
+      technique: 'straight',
+      levelTimeS: 1.5,
+      w: 0.1,
+      readW: 0.1,
+      curveB: 10,
+      thickens: 0.01,
+    }
     expect(sinceRead(read, 0, 20 * 86_400_000).expectedS).toBeCloseTo(1.5 * Math.exp(0.2), 9)
     expect(sinceRead({ ...read, thickens: null }, 0, 20 * 86_400_000).expectedS).toBeCloseTo(1.5 * Math.exp(0.05), 9)
     // A clock that goes back makes nothing thinner.

@@ -6,7 +6,19 @@ import { formatMl } from '@/core/quantity/format'
 import type { Tx } from '../withStudio'
 
 export type MovementKind =
-  | 'purchase' | 'mix' | 'top-up' | 'pour' | 'take-out' | 'discard' | 'weigh-in' | 'finish' | 'undo' | 'water' | 'split' | 'merge' | 'reclaim' // prettier-ignore
+  | 'purchase'
+  | 'mix'
+  | 'top-up'
+  | 'pour'
+  | 'take-out'
+  | 'discard'
+  | 'weigh-in'
+  | 'finish'
+  | 'undo'
+  | 'water'
+  | 'split'
+  | 'merge'
+  | 'reclaim'
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
 export interface Line {

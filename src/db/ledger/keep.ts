@@ -40,7 +40,10 @@ export async function fillKeep(): Promise<number> {
         'select vessel_id as id from bottle where studio_id = $1 and keep_until is null and emptied_at is null',
         [tx.studioId],
       )
-      await refreshKeep(tx, bottles.map((b) => b.id)) // prettier-ignore
+      await refreshKeep(
+        tx,
+        bottles.map((b) => b.id),
+      )
       filled += bottles.length
     })
   return filled

@@ -163,7 +163,8 @@ describe('weigh-in', () => {
       { materialId: flow, ul: 200_000 },
     ])
     const facts = () => studio.run((tx) => findBottle(tx, bottle))
-    const massMg = async () => (await studio.run((tx) => portionsOf(tx, [bottle]))).reduce((s, p) => s + p.ul * p.densityGPerMl, 0) // prettier-ignore
+    const massMg = async () =>
+      (await studio.run((tx) => portionsOf(tx, [bottle]))).reduce((s, p) => s + p.ul * p.densityGPerMl, 0)
     const [before, gross] = [await facts(), (await massMg()) + 30_000]
     const weigh = { requestId: uuidv7(), vesselId: bottle, grossMg: Math.round(gross) - 6_000, tareMg: 30_000 }
     await expect(studio.run((tx) => weighInBottle(tx, weigh))).rejects.toThrow(

@@ -69,7 +69,16 @@ export async function buyTogether(tx: Tx, buy: BuyTogether): Promise<Booked> {
          select $1, l.id, l.material_id, true, l.label, l.size_ul, l.price_minor, l.container_id, coalesce($8, now())
          from unnest($2::uuid[], $3::uuid[], $4::text[], $5::bigint[], $6::bigint[], $7::uuid[])
            as l (id, material_id, label, size_ul, price_minor, container_id)`,
-        [tx.studioId, column((c) => c.lotId), column((c) => c.materialId), column((c) => c.label), column((c) => c.sizeUl), prices, column((c) => c.vesselId), buy.at ?? null], // prettier-ignore
+        [
+          tx.studioId,
+          column((c) => c.lotId),
+          column((c) => c.materialId),
+          column((c) => c.label),
+          column((c) => c.sizeUl),
+          prices,
+          column((c) => c.vesselId),
+          buy.at ?? null,
+        ],
       )
       return containers.map((c) => ({ lotId: c.lotId, from: null, to: c.vesselId, ul: c.sizeUl }))
     },

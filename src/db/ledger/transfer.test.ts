@@ -31,33 +31,66 @@ const DAY = 86_400_000
 async function two() {
   const studio = await makeStudio()
   const [teal, flow, water] = [await studio.paint('Teal'), await studio.medium('Flow'), await studio.water()]
-  const a = await studio.bottle('A', [{ materialId: teal, ul: 40_000 }, { materialId: flow, ul: 80_000 }])
-  const b = await studio.bottle('B', [{ materialId: teal, ul: 30_000 }, { materialId: flow, ul: 30_000 }])
+  const a = await studio.bottle('A', [
+    { materialId: teal, ul: 40_000 },
+    { materialId: flow, ul: 80_000 },
+  ])
+  const b = await studio.bottle('B', [
+    { materialId: teal, ul: 30_000 },
+    { materialId: flow, ul: 30_000 },
+  ])
   const bottle = (id: string) => studio.run((tx) => findBottle(tx, id))
-  const facts = (id: string, set: string) => studio.run((tx) => tx.q(`update bottle set ${set} where studio_id = $1 and vessel_id = $2`, [tx.studioId, id]))
+  const facts = (id: string, set: string) =>
+    studio.run((tx) => tx.q(`update bottle set ${set} where studio_id = $1 and vessel_id = $2`, [tx.studioId, id]))
   return { studio, teal, flow, water, a, b, bottle, facts }
-} // prettier-ignore
+}
 
 describe('a bottle shared out', () => {
   it('fills others that are what it was, to the microlitre', async () => {
     const { studio, a, bottle, facts } = await two()
-    await facts(a, `palette = 'Night', technique = 'ring', level_time_s = 3, read_at = now(), read_w = 0.1, w = 0.1, curve_b = 9, thickens = 0.004, evaporated_share = 0.03`)
-    const into = [33_333, 33_334, 1].map((ul, i) => ({ vesselId: uuidv7(), label: `A${i}`, ul, capacityUl: 50_000, tareMg: 20_000 }))
+    await facts(
+      a,
+      `palette = 'Night', technique = 'ring', level_time_s = 3, read_at = now(), read_w = 0.1, w = 0.1, curve_b = 9, thickens = 0.004, evaporated_share = 0.03`,
+    )
+    const into = [33_333, 33_334, 1].map((ul, i) => ({
+      vesselId: uuidv7(),
+      label: `A${i}`,
+      ul,
+      capacityUl: 50_000,
+      tareMg: 20_000,
+    }))
     const booked = await studio.run((tx) => splitBottle(tx, { requestId: uuidv7(), vesselId: a, into }))
     expect(await studio.holds(a)).toBe(120_000 - 66_668)
     for (const i of into) expect(await studio.holds(i.vesselId)).toBe(i.ul)
     const [from, one] = [await bottle(a), await bottle(into[0]!.vesselId)]
-    expect(one).toMatchObject({ palette: 'Night', technique: 'ring', levelTimeS: 3, curveB: 9, thickens: expect.closeTo(0.004, 6), evaporatedUl: 1_000, mixedAt: from.mixedAt, keepUntil: from.keepUntil, hex: from.hex, tareMg: 20_000 })
+    expect(one).toMatchObject({
+      palette: 'Night',
+      technique: 'ring',
+      levelTimeS: 3,
+      curveB: 9,
+      thickens: expect.closeTo(0.004, 6),
+      evaporatedUl: 1_000,
+      mixedAt: from.mixedAt,
+      keepUntil: from.keepUntil,
+      hex: from.hex,
+      tareMg: 20_000,
+    })
     expect(one.code).not.toBe(from.code)
     await expectBalanced(studio)
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: booked.movementId }))
     expect(await studio.holds(a)).toBe(120_000)
     await expectBalanced(studio)
-  }) // prettier-ignore
+  })
   it('refuses more than there is, a bottle that is too small, and nothing at all', async () => {
     const { studio, a } = await two()
     const split = (ul: number, capacityUl: number | null = null) =>
-      studio.run((tx) => splitBottle(tx, { requestId: uuidv7(), vesselId: a, into: [{ vesselId: uuidv7(), label: 'X', ul, capacityUl, tareMg: null }] })) // prettier-ignore
+      studio.run((tx) =>
+        splitBottle(tx, {
+          requestId: uuidv7(),
+          vesselId: a,
+          into: [{ vesselId: uuidv7(), label: 'X', ul, capacityUl, tareMg: null }],
+        }),
+      )
     await expect(split(120_001)).rejects.toMatchObject({ code: 'NotEnough' })
     await expect(split(50_000, 40_000)).rejects.toThrow(/X holds 40.ml at most/)
     await expect(split(0)).rejects.toThrow('more than nothing')
@@ -68,12 +101,24 @@ describe('a bottle shared out', () => {
 describe('bottles poured together', () => {
   it('make one with the recipe of what is in it, the age of the oldest and the date of the weakest; undone it is as before', async () => {
     const { studio, a, b, bottle, facts } = await two()
-    await facts(a, `mixed_at = now() - interval '3 days', keep_until = now() + interval '200 days', level_time_s = 2, read_at = now(), read_w = 0, w = 0.05, palette = 'Night'`)
+    await facts(
+      a,
+      `mixed_at = now() - interval '3 days', keep_until = now() + interval '200 days', level_time_s = 2, read_at = now(), read_w = 0, w = 0.05, palette = 'Night'`,
+    )
     await facts(b, `mixed_at = now() - interval '40 days', keep_until = now() + interval '20 days'`)
     const [was, other] = [await bottle(a), await bottle(b)]
-    const booked = await studio.run((tx) => mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds: [b], restHours: 12 }))
+    const booked = await studio.run((tx) =>
+      mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds: [b], restHours: 12 }),
+    )
     const now = await bottle(a)
-    expect(now).toMatchObject({ ul: 180_000, mixedAt: other.mixedAt, keepUntil: other.keepUntil, levelTimeS: null, w: 0, palette: 'Night' })
+    expect(now).toMatchObject({
+      ul: 180_000,
+      mixedAt: other.mixedAt,
+      keepUntil: other.keepUntil,
+      levelTimeS: null,
+      w: 0,
+      palette: 'Night',
+    })
     expect(Date.parse(now.restUntil)).toBeGreaterThan(Date.now() + 11 * 3_600_000)
     // 70 paint to 110 medium.
     expect(now.recipe).toMatchObject({ paintParts: 1, mediums: [{ name: 'Flow', parts: 1.571 }] })
@@ -82,14 +127,16 @@ describe('bottles poured together', () => {
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: booked.movementId }))
     expect(await bottle(a)).toEqual(was)
     expect(await studio.holds(b)).toBe(60_000)
-  }) // prettier-ignore
+  })
   it('refuses an empty one, itself, and what does not fit', async () => {
     const { studio, a, b } = await two()
     const merge = (fromIds: string[]) =>
       studio.run((tx) => mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds, restHours: 2 }))
     await expect(merge([])).rejects.toThrow('at least one other')
     await expect(merge([a])).rejects.toThrow('at least one other')
-    await studio.run((tx) => tx.q('update vessel set capacity_ul = 150000 where studio_id = $1 and id = $2', [tx.studioId, a])) // prettier-ignore
+    await studio.run((tx) =>
+      tx.q('update vessel set capacity_ul = 150000 where studio_id = $1 and id = $2', [tx.studioId, a]),
+    )
     await expect(merge([b])).rejects.toMatchObject({ code: 'OverCapacity' })
     await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: b, ul: 60_000 }))
     await expect(merge([b])).rejects.toThrow('B is empty')
@@ -99,7 +146,8 @@ describe('bottles poured together', () => {
 describe('water', () => {
   it('is counted on the curve, with what evaporates and what is undone', async () => {
     const { studio, a, water, bottle } = await two()
-    const add = (ul: number) => studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId: a, waterId: water, ul })) // prettier-ignore
+    const add = (ul: number) =>
+      studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId: a, waterId: water, ul }))
     await add(6_000)
     expect((await bottle(a)).w).toBeCloseTo(0.05, 6)
     await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: a, ul: 63_000 }))
@@ -108,7 +156,14 @@ describe('water', () => {
     expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
     const { ul } = await bottle(a)
     const mass = 20_000 * 1.2 + 40_000 * 1.05 + (ul - 60_000) * 0.998
-    const weighed = await studio.run((tx) => weighInBottle(tx, { requestId: uuidv7(), vesselId: a, grossMg: Math.round(30_000 + mass - 1_996), tareMg: 30_000 })) // prettier-ignore
+    const weighed = await studio.run((tx) =>
+      weighInBottle(tx, {
+        requestId: uuidv7(),
+        vesselId: a,
+        grossMg: Math.round(30_000 + mass - 1_996),
+        tareMg: 30_000,
+      }),
+    )
     const dry = await bottle(a)
     expect(dry.evaporatedUl).toBeCloseTo(2_000, -1)
     expect(dry.w).toBeCloseTo(4 / 60, 3)
@@ -130,11 +185,15 @@ describe('water', () => {
       { materialId: teal, ul: 20_000 },
       { materialId: flow, ul: 40_000 },
     ]
-    const top = await studio.run((tx) => topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true })) // prettier-ignore
+    const top = await studio.run((tx) =>
+      topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true }),
+    )
     expect(await dry(a)).toBe(3_000)
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: top.movementId }))
     expect([await dry(a), (await bottle(a)).ul]).toEqual([3_000, 60_000])
-    const merged = await studio.run((tx) => mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds: [b], restHours: 1 })) // prettier-ignore
+    const merged = await studio.run((tx) =>
+      mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds: [b], restHours: 1 }),
+    )
     expect(await dry(a)).toBe(4_200)
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: merged.movementId }))
     expect([await dry(a), await dry(b)]).toEqual([3_000, 1_200])
@@ -143,10 +202,20 @@ describe('water', () => {
     const { studio, a, teal, flow, water, bottle } = await two()
     await studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId: a, waterId: water, ul: 12_000 }))
     expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
-    const top = (poured: { materialId: string; ul: number }[]) => studio.run((tx) => topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true })) // prettier-ignore
-    await top([{ materialId: teal, ul: 4_000 }, { materialId: flow, ul: 8_000 }, { materialId: water, ul: 1_200 }]) // prettier-ignore
+    const top = (poured: { materialId: string; ul: number }[]) =>
+      studio.run((tx) =>
+        topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true }),
+      )
+    await top([
+      { materialId: teal, ul: 4_000 },
+      { materialId: flow, ul: 8_000 },
+      { materialId: water, ul: 1_200 },
+    ])
     expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
-    const { movementId } = await top([{ materialId: teal, ul: 44_000 }, { materialId: flow, ul: 88_000 }]) // prettier-ignore
+    const { movementId } = await top([
+      { materialId: teal, ul: 44_000 },
+      { materialId: flow, ul: 88_000 },
+    ])
     expect((await bottle(a)).w).toBeCloseTo(0.05, 6)
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
     expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
@@ -154,7 +223,9 @@ describe('water', () => {
   it('makes good what evaporated, and sets the date by its kind', async () => {
     const { studio, a, bottle, facts } = await two()
     await facts(a, 'evaporated_share = 5000.0 / 120000')
-    const [tap] = await studio.run((tx) => tx.q<{ id: string }>(`select id from material where studio_id = $1 and thinner = 'tap'`, [tx.studioId])) // prettier-ignore
+    const [tap] = await studio.run((tx) =>
+      tx.q<{ id: string }>(`select id from material where studio_id = $1 and thinner = 'tap'`, [tx.studioId]),
+    )
     await studio.run((tx) => waterBottle(tx, { requestId: uuidv7(), vesselId: a, waterId: tap!.id, ul: 3_000 }))
     const b = await bottle(a)
     expect(b.evaporatedUl).toBe(2_000)
@@ -175,12 +246,31 @@ describe('a mix as an ingredient', () => {
   it('brings its own composition along', async () => {
     const { studio, teal, a } = await two()
     const id = uuidv7()
-    await studio.run((tx) => mixBottle(tx, { ...mixOf(id, 'C', []), poured: [{ vesselId: a, ul: 60_000 }, { materialId: teal, ul: 20_000 }], untrackedForRest: true })) // prettier-ignore
+    await studio.run((tx) =>
+      mixBottle(tx, {
+        ...mixOf(id, 'C', []),
+        poured: [
+          { vesselId: a, ul: 60_000 },
+          { materialId: teal, ul: 20_000 },
+        ],
+        untrackedForRest: true,
+      }),
+    )
     // 60 of 1 : 2 are 20 paint and 40 medium; with 20 of paint it is 1 : 1.
     const recipe = await studio.run((tx) => recipeOfContent(tx, id))
     expect(recipe).toMatchObject({ paintParts: 1, mediums: [{ name: 'Flow', parts: 1 }], water: null })
     expect(await studio.holds(a)).toBe(60_000)
-    await expect(studio.run((tx) => topUpBottle(tx, { requestId: uuidv7(), vesselId: id, poured: [{ vesselId: a, ul: 60_001 }], restHours: 1, untrackedForRest: true }))).rejects.toMatchObject({ code: 'NotEnough' }) // prettier-ignore
+    await expect(
+      studio.run((tx) =>
+        topUpBottle(tx, {
+          requestId: uuidv7(),
+          vesselId: id,
+          poured: [{ vesselId: a, ul: 60_001 }],
+          restHours: 1,
+          untrackedForRest: true,
+        }),
+      ),
+    ).rejects.toMatchObject({ code: 'NotEnough' })
     await expectBalanced(studio)
   })
 })
@@ -189,11 +279,23 @@ describe('run-off', () => {
   it('goes into a jar by weight with the pour’s own composition, and again into the same jar', async () => {
     const { studio, a, b } = await two()
     const pourId = uuidv7()
-    await studio.run((tx) => pour(tx, { requestId: uuidv7(), vesselId: pourId, title: 'P', takes: [{ vesselId: a, ul: 60_000 }, { vesselId: b, ul: 30_000 }] })) // prettier-ignore
+    await studio.run((tx) =>
+      pour(tx, {
+        requestId: uuidv7(),
+        vesselId: pourId,
+        title: 'P',
+        takes: [
+          { vesselId: a, ul: 60_000 },
+          { vesselId: b, ul: 30_000 },
+        ],
+      }),
+    )
     const jarId = uuidv7()
     const newJar = { label: 'Run-off', capacityUl: 100_000, tareMg: 150_000 }
     // 35 of paint and 55 of medium: (35 × 1.2 + 55 × 1.05) / 90 = 1.10833 g/ml.
-    const first = await studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar, netMg: 22_167 })) // prettier-ignore
+    const first = await studio.run((tx) =>
+      reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar, netMg: 22_167 }),
+    )
     expect(first.ul).toBe(20_000)
     const [jar] = await studio.run(listJars)
     expect(jar).toEqual({ id: jarId, label: 'Run-off' })
@@ -203,8 +305,20 @@ describe('run-off', () => {
     expect(found.recipe.mediums[0]!.parts).toBeCloseTo(55 / 35, 2)
     await studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar: null, netMg: 22_167 }))
     expect(await studio.holds(jarId)).toBe(40_000)
-    await expect(studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar: null, netMg: 222_000 }))).rejects.toMatchObject({ code: 'NotEnough' }) // prettier-ignore
-    await expect(studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId: uuidv7(), newJar: { ...newJar, capacityUl: 1 }, netMg: 22_167 }))).rejects.toThrow('larger one') // prettier-ignore
+    await expect(
+      studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar: null, netMg: 222_000 })),
+    ).rejects.toMatchObject({ code: 'NotEnough' })
+    await expect(
+      studio.run((tx) =>
+        reclaimRunOff(tx, {
+          requestId: uuidv7(),
+          pourId,
+          jarId: uuidv7(),
+          newJar: { ...newJar, capacityUl: 1 },
+          netMg: 22_167,
+        }),
+      ),
+    ).rejects.toThrow('larger one')
     await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: first.movementId }))
     expect(await studio.holds(jarId)).toBe(20_000)
     await expectBalanced(studio)
@@ -214,7 +328,8 @@ describe('run-off', () => {
 describe('keep-untils', () => {
   it('follow the warmth of the rack, and are filled in where there are none', async () => {
     const { studio, a, bottle, facts } = await two()
-    const days = async () => Math.round((Date.parse((await bottle(a)).keepUntil!) - Date.parse((await bottle(a)).mixedAt)) / DAY) // prettier-ignore
+    const days = async () =>
+      Math.round((Date.parse((await bottle(a)).keepUntil!) - Date.parse((await bottle(a)).mixedAt)) / DAY)
     expect(await days()).toBe(270)
     await studio.run((tx) => tx.q('update studio set shelf_c = 30 where studio_id = $1', [tx.studioId]))
     await studio.run((tx) => refreshKeep(tx, [a]))
@@ -254,21 +369,68 @@ describe('any interleaving from several clients', () => {
               any(movements) ?? uuidv7(),
             ]
             const work = (tx: Tx): Promise<Booked> => {
-              if (op === 'mix') return mixBottle(tx, { ...mixOf(fresh, 'M', []), requestId, poured: [{ vesselId, ul }, { materialId: material, ul }], untrackedForRest: true }) // prettier-ignore
-              if (op === 'top') return topUpBottle(tx, { requestId, vesselId, poured: [{ materialId: teal, ul }, { vesselId: other === vesselId ? a : other, ul: 1_000 }], restHours: 1, untrackedForRest: true }) // prettier-ignore
-              if (op === 'split') return splitBottle(tx, { requestId, vesselId, into: [{ vesselId: fresh, label: 'S', ul, capacityUl: null, tareMg: null }] }) // prettier-ignore
+              if (op === 'mix')
+                return mixBottle(tx, {
+                  ...mixOf(fresh, 'M', []),
+                  requestId,
+                  poured: [
+                    { vesselId, ul },
+                    { materialId: material, ul },
+                  ],
+                  untrackedForRest: true,
+                })
+              if (op === 'top')
+                return topUpBottle(tx, {
+                  requestId,
+                  vesselId,
+                  poured: [
+                    { materialId: teal, ul },
+                    { vesselId: other === vesselId ? a : other, ul: 1_000 },
+                  ],
+                  restHours: 1,
+                  untrackedForRest: true,
+                })
+              if (op === 'split')
+                return splitBottle(tx, {
+                  requestId,
+                  vesselId,
+                  into: [{ vesselId: fresh, label: 'S', ul, capacityUl: null, tareMg: null }],
+                })
               if (op === 'merge')
                 return mergeBottles(tx, { requestId, intoId: vesselId, fromIds: [other], restHours: 1 })
-              if (op === 'weigh') return weighInBottle(tx, { requestId, vesselId, grossMg: 30_000 + ul, tareMg: 30_000, named: ul % 2 ? 'residue' : 'dried' }) // prettier-ignore
-              if (op === 'pour') return pour(tx, { requestId, vesselId: fresh, title: 'P', takes: [{ vesselId, ul }, { vesselId: other, ul: 500 }] }) // prettier-ignore
+              if (op === 'weigh')
+                return weighInBottle(tx, {
+                  requestId,
+                  vesselId,
+                  grossMg: 30_000 + ul,
+                  tareMg: 30_000,
+                  named: ul % 2 ? 'residue' : 'dried',
+                })
+              if (op === 'pour')
+                return pour(tx, {
+                  requestId,
+                  vesselId: fresh,
+                  title: 'P',
+                  takes: [
+                    { vesselId, ul },
+                    { vesselId: other, ul: 500 },
+                  ],
+                })
               if (op === 'water') return waterBottle(tx, { requestId, vesselId, waterId: water, ul })
-              if (op === 'reclaim') return reclaimRunOff(tx, { requestId, pourId, jarId: fresh, newJar: { label: 'J', capacityUl: null, tareMg: null }, netMg: ul }) // prettier-ignore
+              if (op === 'reclaim')
+                return reclaimRunOff(tx, {
+                  requestId,
+                  pourId,
+                  jarId: fresh,
+                  newJar: { label: 'J', capacityUl: null, tareMg: null },
+                  netMg: ul,
+                })
               if (op === 'undo') return undoMovement(tx, { requestId, movementId })
               return takeOut(tx, { requestId, vesselId, ul })
             }
             // A wet glove taps twice, both at once.
             const taps = next() < 0.3 ? [0, 1] : [0]
-            const results = await Promise.allSettled(taps.map(() => withStudio(studio.who, work))) // prettier-ignore
+            const results = await Promise.allSettled(taps.map(() => withStudio(studio.who, work)))
             const booked = results.flatMap((r) => (r.status === 'fulfilled' ? [r.value] : []))
             for (const r of results) if (r.status === 'rejected' && !(r.reason instanceof FikaError)) throw r.reason
             if (booked.length === 0) continue
@@ -281,7 +443,9 @@ describe('any interleaving from several clients', () => {
         }
         await Promise.all([1, 2, 3, 4].map((n) => client(random(seed + n))))
         await expectBalanced(studio)
-        const rows = await studio.run((tx) => tx.q<{ request_id: string }>('select request_id from movement where studio_id = $1', [tx.studioId])) // prettier-ignore
+        const rows = await studio.run((tx) =>
+          tx.q<{ request_id: string }>('select request_id from movement where studio_id = $1', [tx.studioId]),
+        )
         const booked = rows.map((r) => r.request_id).filter((id) => sent.includes(id))
         expect(booked.sort()).toEqual([...sent].sort())
       }),

@@ -10,7 +10,13 @@ import { refreshLook } from './colour'
 export interface SplitBottle {
   readonly requestId: string
   readonly vesselId: string
-  readonly into: readonly { vesselId: string; label: string; ul: number; capacityUl: number | null; tareMg: number | null }[] // prettier-ignore
+  readonly into: readonly {
+    vesselId: string
+    label: string
+    ul: number
+    capacityUl: number | null
+    tareMg: number | null
+  }[]
   readonly at?: Date | undefined
 }
 
@@ -19,7 +25,11 @@ export async function splitBottle(tx: Tx, s: SplitBottle): Promise<Booked> {
   if (s.into.length === 0 || s.into.some((i) => !(i.ul > 0)))
     throw new Invalid('Say how much goes into each bottle, more than nothing.', 'amount')
   const small = s.into.find((i) => i.capacityUl !== null && i.ul > i.capacityUl)
-  if (small) throw new Invalid(`${small.label} holds ${formatMl(small.capacityUl!)} at most. Put less into it, or take a larger one.`, 'capacity') // prettier-ignore
+  if (small)
+    throw new Invalid(
+      `${small.label} holds ${formatMl(small.capacityUl!)} at most. Put less into it, or take a larger one.`,
+      'capacity',
+    )
   const booked = await book(tx, {
     kind: 'split',
     requestId: s.requestId,
@@ -43,7 +53,11 @@ export async function splitBottle(tx: Tx, s: SplitBottle): Promise<Booked> {
       return lines
     },
   })
-  if (!booked.replayed) await refreshLook(tx, s.into.map((i) => i.vesselId)) // prettier-ignore
+  if (!booked.replayed)
+    await refreshLook(
+      tx,
+      s.into.map((i) => i.vesselId),
+    )
   return booked
 }
 
@@ -109,17 +123,32 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
   const ms = (text: string) => Date.parse(text)
   const at = m.at?.getTime() ?? Date.now()
   const facts = combined(
-    rows.map((r) => ({ ul: ulOf.get(r.id)!, mixedAt: ms(r.mixedAt), restUntil: ms(r.restUntil), keepUntil: r.keepUntil === null ? null : ms(r.keepUntil), dryShare: r.dry })),
+    rows.map((r) => ({
+      ul: ulOf.get(r.id)!,
+      mixedAt: ms(r.mixedAt),
+      restUntil: ms(r.restUntil),
+      keepUntil: r.keepUntil === null ? null : ms(r.keepUntil),
+      dryShare: r.dry,
+    })),
     at,
     m.restHours * 3_600_000,
-  ) // prettier-ignore
+  )
   // Its own curve ends here: what it is now was never read.
   await tx.q(
     `update bottle set mixed_at = $3, rest_until = $4, keep_until = $5, recipe = $6, moved_at = $7,
        w = 0, level_time_s = null, read_at = null, read_w = null, evaporated_share = $8, formula_id = null, formula_version = null
      where studio_id = $1 and vessel_id = $2`,
-    [tx.studioId, m.intoId, new Date(facts.mixedAt), new Date(facts.restUntil), facts.keepUntil === null ? null : new Date(facts.keepUntil), JSON.stringify(await recipeOfContent(tx, m.intoId)), new Date(at), facts.dryShare],
-  ) // prettier-ignore
+    [
+      tx.studioId,
+      m.intoId,
+      new Date(facts.mixedAt),
+      new Date(facts.restUntil),
+      facts.keepUntil === null ? null : new Date(facts.keepUntil),
+      JSON.stringify(await recipeOfContent(tx, m.intoId)),
+      new Date(at),
+      facts.dryShare,
+    ],
+  )
   await tx.q('update titration set vessel_id = null where studio_id = $1 and vessel_id = $2', [tx.studioId, m.intoId])
   await refreshLook(tx, all)
   return booked
@@ -202,7 +231,10 @@ export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & 
 async function jar(tx: Tx, r: ReclaimRunOff, ul: number): Promise<void> {
   const { label, capacityUl, tareMg } = r.newJar!
   if (capacityUl !== null && ul > capacityUl)
-    throw new Invalid(`The jar holds ${formatMl(capacityUl)} and ${formatMl(ul)} would go in. Take a larger one.`, 'capacity') // prettier-ignore
+    throw new Invalid(
+      `The jar holds ${formatMl(capacityUl)} and ${formatMl(ul)} would go in. Take a larger one.`,
+      'capacity',
+    )
   await tx.q(
     `insert into vessel (studio_id, id, kind, label, capacity_ul, created_at) values ($1, $2, 'jar', $3, $4, coalesce($5, now()))`,
     [tx.studioId, r.jarId, label, capacityUl, r.at ?? null],

@@ -19,7 +19,10 @@ export interface WaterBottle {
 /** Thins a bottle with water: drops at the table, or what evaporated. @throws OverCapacity, NotFound, Invalid */
 export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
   if (!(w.ul > 0)) throw new Invalid('Type how much water went in, like 6 drops.', 'amount')
-  const [water] = await tx.q<{ kind: string }>('select kind from material where studio_id = $1 and id = $2', [tx.studioId, w.waterId]) // prettier-ignore
+  const [water] = await tx.q<{ kind: string }>('select kind from material where studio_id = $1 and id = $2', [
+    tx.studioId,
+    w.waterId,
+  ])
   if (water?.kind !== 'water') throw new Invalid('Choose which water went in.', 'waterId')
   const containers = await openContainers(tx, [w.waterId])
   let beforeUl = 0
@@ -54,7 +57,10 @@ export async function moveWater(
   at?: Date,
 ): Promise<void> {
   const { beforeUl, afterUl, waterUl } = moved
-  const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId]) // prettier-ignore
+  const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [
+    tx.studioId,
+    vesselId,
+  ])
   await tx.q(
     `update bottle set w = $3, evaporated_share = greatest(0, evaporated_share * $6::float8 - $4) / greatest(1, $7::float8),
        moved_at = case when $4 > 0 then coalesce($5, now()) else moved_at end where studio_id = $1 and vessel_id = $2`,
@@ -77,7 +83,10 @@ export async function watered(tx: Tx, vesselId: string): Promise<Watered> {
 /** Keeps count of the water in a bottle after something was mixed into it, or taken back out. */
 export async function mixedIn(tx: Tx, vesselId: string, before: Watered): Promise<void> {
   const after = await watered(tx, vesselId)
-  const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId]) // prettier-ignore
+  const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [
+    tx.studioId,
+    vesselId,
+  ])
   if (!row) return
   await tx.q(
     'update bottle set w = $3, evaporated_share = evaporated_share * $4::float8 where studio_id = $1 and vessel_id = $2',

@@ -92,7 +92,8 @@ async function converse<T>(
   const ask = async (request: object) => {
     sendLine(socket, request)
     const answer = await next()
-    if (errorSchema.isValidSync(answer)) throw trouble('The reader could not do that. Set it flat on the swatch and read again.')
+    if (errorSchema.isValidSync(answer))
+      throw trouble('The reader could not do that. Set it flat on the swatch and read again.')
     return answer
   }
   try {
@@ -102,14 +103,14 @@ async function converse<T>(
   } finally {
     socket.destroy()
   }
-} // prettier-ignore
+}
 
 const statusOf = (hello: Hello, calibratedAt: string | null, now: number): ReaderStatus => ({
   name: hello.name,
   standIn: hello.standIn,
   calibratedAt,
   calibrate: calibratedAt === null || now - Date.parse(calibratedAt) > CALIBRATION_HOURS * 3_600_000,
-}) // prettier-ignore
+})
 
 export interface ReadWish {
   readonly times: number
@@ -122,7 +123,11 @@ export interface ReadWish {
  * Reads a swatch several times and averages, slips left out.
  * @throws FikaError Device where none answers, or it goes away in the middle; Invalid where the readings scatter
  */
-export function readSwatch(address: ReaderAddress | undefined, { times, place, timeoutMs = 4000 }: ReadWish, now = Date.now()): Promise<Averaged & ReaderStatus> {
+export function readSwatch(
+  address: ReaderAddress | undefined,
+  { times, place, timeoutMs = 4000 }: ReadWish,
+  now = Date.now(),
+): Promise<Averaged & ReaderStatus> {
   return withReader(address, timeoutMs, async (hello, ask) => {
     if (place && hello.standIn) await ask({ do: 'place', reflectance: place })
     const readings: Reading[] = []
@@ -130,21 +135,31 @@ export function readSwatch(address: ReaderAddress | undefined, { times, place, t
       const line = await ask({ do: 'read' })
       if (!readingSchema.isValidSync(line)) throw trouble(STRANGE)
       const { lab, reflectance } = readingSchema.cast(line).reading
-      readings.push({ lab: lab as Triple, reflectance: hello.specularIncluded ? reflectance?.map(withoutSpecular) : reflectance })
+      readings.push({
+        lab: lab as Triple,
+        reflectance: hello.specularIncluded ? reflectance?.map(withoutSpecular) : reflectance,
+      })
     }
     return { ...averageReadings(readings), ...statusOf(hello, hello.calibratedAt, now) }
   })
-} // prettier-ignore
+}
 
 /** Lets the reader see its white tile. @throws FikaError Device */
-export function calibrateReader(address: ReaderAddress | undefined, timeoutMs = 4000, now = Date.now()): Promise<ReaderStatus> {
+export function calibrateReader(
+  address: ReaderAddress | undefined,
+  timeoutMs = 4000,
+  now = Date.now(),
+): Promise<ReaderStatus> {
   return withReader(address, timeoutMs, async (hello, ask) => {
     const line = await ask({ do: 'calibrate' })
     if (!calibratedSchema.isValidSync(line)) throw trouble(STRANGE)
     return statusOf(hello, calibratedSchema.cast(line).calibratedAt, now)
   })
-} // prettier-ignore
+}
 
 /** What stands on the table. @throws FikaError Device */
-export const readerStatus = (address: ReaderAddress | undefined, timeoutMs = 1500, now = Date.now()): Promise<ReaderStatus> =>
-  withReader(address, timeoutMs, async (hello) => statusOf(hello, hello.calibratedAt, now)) // prettier-ignore
+export const readerStatus = (
+  address: ReaderAddress | undefined,
+  timeoutMs = 1500,
+  now = Date.now(),
+): Promise<ReaderStatus> => withReader(address, timeoutMs, async (hello) => statusOf(hello, hello.calibratedAt, now))

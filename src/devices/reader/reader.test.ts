@@ -9,11 +9,13 @@ import { startStandIn, type StandIn, type StandInOptions } from './standIn'
 const HOUR = 3_600_000
 let time = Date.UTC(2026, 0, 5, 9)
 const open: { close(): unknown }[] = []
-async function standIn(more: Partial<StandInOptions> = {}): Promise<StandIn & { address: { host: string; port: number } }> {
+async function standIn(
+  more: Partial<StandInOptions> = {},
+): Promise<StandIn & { address: { host: string; port: number } }> {
   const device = await startStandIn({ port: 0, random: random(3), clock: () => time, readingMs: 2, ...more })
   open.push(device)
   return { ...device, address: { host: '127.0.0.1', port: device.port } }
-} // prettier-ignore
+}
 /** A device that says these lines and no more. */
 async function saying(...lines: string[]) {
   const server: Server = createServer((socket) => socket.on('error', () => undefined).write(lines.join('\n') + '\n'))
@@ -56,7 +58,9 @@ describe('reading a swatch', () => {
   it('two who read at once do not get each other’s swatch', async () => {
     const device = await standIn({ noise: 0 })
     const brick = [...reflectanceFromHex('#93402f')]
-    const [one, two] = await Promise.all([teal, brick].map((place) => readSwatch(device.address, { times: 3, place }, time))) // prettier-ignore
+    const [one, two] = await Promise.all(
+      [teal, brick].map((place) => readSwatch(device.address, { times: 3, place }, time)),
+    )
     expect(deltaE00(one!.lab, hexToLab('#136a78'))).toBeLessThan(0.5)
     expect(deltaE00(two!.lab, hexToLab('#93402f'))).toBeLessThan(0.5)
   })

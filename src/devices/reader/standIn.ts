@@ -60,7 +60,13 @@ export async function startStandIn(options: StandInOptions): Promise<StandIn> {
     socket.on('close', () => sockets.delete(socket))
     socket.on('error', () => socket.destroy())
     const at = () => (calibratedAt === null ? null : new Date(calibratedAt).toISOString())
-    sendLine(socket, { device: 'colour reader', protocol: PROTOCOL, name: 'Stand-in reader', calibratedAt: at(), standIn: true })
+    sendLine(socket, {
+      device: 'colour reader',
+      protocol: PROTOCOL,
+      name: 'Stand-in reader',
+      calibratedAt: at(),
+      standIn: true,
+    })
     // One after another, as one lamp can only flash once at a time.
     let turn = Promise.resolve()
     onJsonLines(
@@ -95,4 +101,4 @@ export async function startStandIn(options: StandInOptions): Promise<StandIn> {
       return new Promise((resolve) => server.close(() => resolve()))
     },
   }
-} // prettier-ignore
+}

@@ -14,10 +14,19 @@ interface Pattern {
  * `stable` and `moving`. The first that fits is taken. Made up from the habits of such lines, not from any one maker.
  */
 export const PATTERNS: readonly Pattern[] = [
-  { name: 'status, mode, weight', line: /^(?:(?<stable>ST)|(?<moving>US)|OL),\s*(?:GS|NT),\s*(?<number>[+-]?\s*\d+(?:\.\d+)?)\s*(?<unit>g|kg|oz|lb)$/i },
-  { name: 'letter and weight', line: /^(?:(?<stable>S)|(?<moving>D|\?))\s+(?<number>[+-]?\s*\d+(?:\.\d+)?)\s*(?<unit>g|kg|oz|lb)$/i },
-  { name: 'weight, question mark while it moves', line: /^(?<number>[+-]?\s*\d+(?:\.\d+)?)\s*(?<unit>g|kg|oz|lb)?\s*(?<moving>\?)?$/i },
-] // prettier-ignore
+  {
+    name: 'status, mode, weight',
+    line: /^(?:(?<stable>ST)|(?<moving>US)|OL),\s*(?:GS|NT),\s*(?<number>[+-]?\s*\d+(?:\.\d+)?)\s*(?<unit>g|kg|oz|lb)$/i,
+  },
+  {
+    name: 'letter and weight',
+    line: /^(?:(?<stable>S)|(?<moving>D|\?))\s+(?<number>[+-]?\s*\d+(?:\.\d+)?)\s*(?<unit>g|kg|oz|lb)$/i,
+  },
+  {
+    name: 'weight, question mark while it moves',
+    line: /^(?<number>[+-]?\s*\d+(?:\.\d+)?)\s*(?<unit>g|kg|oz|lb)?\s*(?<moving>\?)?$/i,
+  },
+]
 
 const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 }
 

@@ -98,7 +98,11 @@ describe('the line to a scale', () => {
       standIn: true,
     })
     expect(stream.ask({ do: 'pour', grams: 20, rate: 100 })).toBe(true)
-    const rest = () => settled(weights().map((w) => ({ grams: w.grams + w.tare, atMs: w.at, stable: w.stable })), 0.1) // prettier-ignore
+    const rest = () =>
+      settled(
+        weights().map((w) => ({ grams: w.grams + w.tare, atMs: w.at, stable: w.stable })),
+        0.1,
+      )
     await until(() => (rest() ?? 0) > 19)
     expect(Math.abs(rest()! - 20)).toBeLessThan(0.3)
     stop()
@@ -184,6 +188,11 @@ describe('lines of text of other scales', () => {
     expect(read.stable).toBe(stable)
   })
   it('refuses fluid ounces, and what is no weight', () => {
-    expect([readLine('ST,GS, 4.2 fl oz'), readLine('4.2 fl oz'), readLine('hello'), readLine('')]).toEqual([undefined, undefined, undefined, undefined]) // prettier-ignore
+    expect([readLine('ST,GS, 4.2 fl oz'), readLine('4.2 fl oz'), readLine('hello'), readLine('')]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ])
   })
 })

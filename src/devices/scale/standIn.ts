@@ -118,7 +118,14 @@ export async function startScale(options: ScaleOptions): Promise<ScaleStandIn> {
     sockets.add(socket)
     socket.on('close', () => sockets.delete(socket))
     socket.on('error', () => socket.destroy())
-    sendLine(socket, { device: 'scale', protocol: PROTOCOL, name: 'Stand-in scale', capacityG, resolutionG, standIn: true })
+    sendLine(socket, {
+      device: 'scale',
+      protocol: PROTOCOL,
+      name: 'Stand-in scale',
+      capacityG,
+      resolutionG,
+      standIn: true,
+    })
     onJsonLines(
       socket,
       (line) => {
@@ -151,4 +158,4 @@ export async function startScale(options: ScaleOptions): Promise<ScaleStandIn> {
       return shut()
     },
   }
-} // prettier-ignore
+}

@@ -11,8 +11,14 @@ export interface ScaleAddress {
 /** What is known of the scale: there or away (and why), and its last weight. */
 export type ScaleNews =
   | { readonly kind: 'away'; readonly why: string }
-  | { readonly kind: 'here'; readonly name: string; readonly capacityG: number; readonly resolutionG: number; readonly standIn: boolean }
-  | ({ readonly kind: 'weight' } & WeightLine) // prettier-ignore
+  | {
+      readonly kind: 'here'
+      readonly name: string
+      readonly capacityG: number
+      readonly resolutionG: number
+      readonly standIn: boolean
+    }
+  | ({ readonly kind: 'weight' } & WeightLine)
 
 /** Where the scale is, from `FIKA_SCALE` (host:port on loopback); undefined where none is set up. */
 export function scaleAddress(setting = process.env.FIKA_SCALE): ScaleAddress | undefined {

@@ -17,7 +17,17 @@ import type { Draft, MixView } from './mixDraft'
 import type { BenchStart } from './start'
 
 /** What it is mixed for, and the way into the guided mix; the recipe can be kept under a name. */
-export function GuidePanel({ draft, view, start, units }: { draft: Draft; view: MixView; start: BenchStart; units: UnitSystem }) {
+export function GuidePanel({
+  draft,
+  view,
+  start,
+  units,
+}: {
+  draft: Draft
+  view: MixView
+  start: BenchStart
+  units: UnitSystem
+}) {
   const [technique, setTechnique] = useState(start.technique ?? 'straight')
   const [look, setLook] = useState<Look>('as usual')
   const [cup, setCup] = useState('')
@@ -35,16 +45,25 @@ export function GuidePanel({ draft, view, start, units }: { draft: Draft; view: 
     const { paints, paintParts, mediums, water } = view.recipe
     const input = {
       id,
-      lines: view.lines.map((l) => ({ source: l.material.inBottle ? 'bottle' : 'material', id: l.materialId, plannedUl: Math.round(l.plannedUl), byDrop: l.kind === 'additive' })),
+      lines: view.lines.map((l) => ({
+        source: l.material.inBottle ? 'bottle' : 'material',
+        id: l.materialId,
+        plannedUl: Math.round(l.plannedUl),
+        byDrop: l.kind === 'additive',
+      })),
       recipe: { paints, paintParts, mediums, water: water ?? null },
-      label: start.label || (paints.length === 1 ? (view.lines.find((l) => l.kind === 'paint')?.material.name ?? '') : ''),
+      label:
+        start.label || (paints.length === 1 ? (view.lines.find((l) => l.kind === 'paint')?.material.name ?? '') : ''),
       role,
       technique,
       bandS,
       cupUl: size.ul ?? null,
       waterId: draft.waterId,
       steps: draft.steps.filter((s) => s.trim()),
-      formula: start.formula && JSON.stringify(draft.paints) === JSON.stringify(start.draft.paints) ? { id: start.formula.id, version: start.formula.version } : null,
+      formula:
+        start.formula && JSON.stringify(draft.paints) === JSON.stringify(start.draft.paints)
+          ? { id: start.formula.id, version: start.formula.version }
+          : null,
     }
     send(
       () => beginGuideAction(input),
@@ -56,11 +75,24 @@ export function GuidePanel({ draft, view, start, units }: { draft: Draft; view: 
       <div className="three" style={{ gap: '0 14px' }}>
         <label className="field">
           <span>For</span>
-          <Select aria-label="Technique" value={technique} onChange={setTechnique} style={{ width: '100%' }} popupMatchSelectWidth={false} options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))} />
+          <Select
+            aria-label="Technique"
+            value={technique}
+            onChange={setTechnique}
+            style={{ width: '100%' }}
+            popupMatchSelectWidth={false}
+            options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
+          />
         </label>
         <label className="field">
           <span>Look</span>
-          <Select<Look> aria-label="Look" value={look} onChange={setLook} style={{ width: '100%' }} options={LOOKS.map((l) => ({ value: l, label: l }))} />
+          <Select<Look>
+            aria-label="Look"
+            value={look}
+            onChange={setLook}
+            style={{ width: '100%' }}
+            options={LOOKS.map((l) => ({ value: l, label: l }))}
+          />
         </label>
         <label className="field">
           <span>Cup holds</span>
@@ -79,4 +111,4 @@ export function GuidePanel({ draft, view, start, units }: { draft: Draft; view: 
       </div>
     </section>
   )
-} // prettier-ignore
+}

@@ -22,12 +22,18 @@ export function OpenMixings({ open }: { open: readonly OpenMixing[] }) {
       {open.map((m) => (
         <div key={m.id} className="row">
           <span className="grow">
-            <b>{m.label || 'A mix'}</b> is under way, {m.kind === 'guided' ? 'step by step' : 'poured first'}, {m.steps} {m.steps === 1 ? 'step' : 'steps'} done
+            <b>{m.label || 'A mix'}</b> is under way, {m.kind === 'guided' ? 'step by step' : 'poured first'}, {m.steps}{' '}
+            {m.steps === 1 ? 'step' : 'steps'} done
           </span>
           <Link className="go" href={m.kind === 'guided' ? `/bench/guide/${m.id}` : `/bench/eye/${m.id}`}>
             Go on
           </Link>
-          <button type="button" className="go second" disabled={pending} onClick={() => send(() => putAsideAction({ id: m.id }))}>
+          <button
+            type="button"
+            className="go second"
+            disabled={pending}
+            onClick={() => send(() => putAsideAction({ id: m.id }))}
+          >
             Put aside
           </button>
         </div>
@@ -35,4 +41,4 @@ export function OpenMixings({ open }: { open: readonly OpenMixing[] }) {
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
     </section>
   )
-} // prettier-ignore
+}

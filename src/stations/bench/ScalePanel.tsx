@@ -16,8 +16,20 @@ const WAYS: readonly { value: ScaleBy['by']; label: string }[] = [
 ]
 
 /** How much is mixed: a total, what one ingredient gives, what is left of it, or so many cups. */
-export function ScalePanel({ draft, change, materials, units }: { draft: Draft; change: (d: Partial<Draft>) => void; materials: Material[]; units: UnitSystem }) {
-  const inIt = [...draft.paints, ...draft.mediums, { id: draft.waterId }].flatMap((r) => materials.find((m) => m.id === r.id) ?? [])
+export function ScalePanel({
+  draft,
+  change,
+  materials,
+  units,
+}: {
+  draft: Draft
+  change: (d: Partial<Draft>) => void
+  materials: Material[]
+  units: UnitSystem
+}) {
+  const inIt = [...draft.paints, ...draft.mediums, { id: draft.waterId }].flatMap(
+    (r) => materials.find((m) => m.id === r.id) ?? [],
+  )
   const from = materials.find((m) => m.id === draft.scaleId)
   const byOne = draft.scaleBy === 'ingredient' || draft.scaleBy === 'left'
   return (
@@ -31,25 +43,46 @@ export function ScalePanel({ draft, change, materials, units }: { draft: Draft; 
             value={draft.scaleBy}
             style={{ width: '100%' }}
             popupMatchSelectWidth={false}
-            onChange={(scaleBy) => change({ scaleBy, scaleText: '', scaleId: draft.scaleId || draft.paints[0]?.id || '' })}
+            onChange={(scaleBy) =>
+              change({ scaleBy, scaleText: '', scaleId: draft.scaleId || draft.paints[0]?.id || '' })
+            }
             options={[...WAYS]}
           />
         </label>
         {draft.scaleBy === 'total' ? (
           <label className="field" style={{ marginBottom: 4 }}>
             <span>Total to mix</span>
-            <QuantityInput label="Total to mix" value={draft.total} onChange={(total) => change({ total })} system={units} size="large" />
+            <QuantityInput
+              label="Total to mix"
+              value={draft.total}
+              onChange={(total) => change({ total })}
+              system={units}
+              size="large"
+            />
           </label>
         ) : null}
         {draft.scaleBy === 'cups' ? (
           <>
             <label className="field" style={{ marginBottom: 4 }}>
               <span>Cups</span>
-              <Input size="large" value={draft.scaleText} placeholder="6" inputMode="decimal" onChange={(e) => change({ scaleText: e.target.value })} />
+              <Input
+                size="large"
+                value={draft.scaleText}
+                placeholder="6"
+                inputMode="decimal"
+                onChange={(e) => change({ scaleText: e.target.value })}
+              />
             </label>
             <label className="field" style={{ marginBottom: 4 }}>
               <span>One cup holds</span>
-              <QuantityInput label="One cup holds" value={draft.cupSize} onChange={(cupSize) => change({ cupSize })} system={units} size="large" placeholder="90 ml" />
+              <QuantityInput
+                label="One cup holds"
+                value={draft.cupSize}
+                onChange={(cupSize) => change({ cupSize })}
+                system={units}
+                size="large"
+                placeholder="90 ml"
+              />
             </label>
           </>
         ) : null}
@@ -71,13 +104,22 @@ export function ScalePanel({ draft, change, materials, units }: { draft: Draft; 
         {draft.scaleBy === 'ingredient' ? (
           <label className="field" style={{ marginBottom: 4 }}>
             <span>So much of it</span>
-            <Input size="large" value={draft.scaleText} placeholder="60 ml, 64 g" onChange={(e) => change({ scaleText: e.target.value })} />
+            <Input
+              size="large"
+              value={draft.scaleText}
+              placeholder="60 ml, 64 g"
+              onChange={(e) => change({ scaleText: e.target.value })}
+            />
           </label>
         ) : null}
       </div>
       {draft.scaleBy === 'left' && from ? (
-        <p className="muted">{from.onHandUl === null ? `Nobody has counted ${from.name}.` : `${formatMl(from.onHandUl)} of ${from.name} are left.`}</p>
+        <p className="muted">
+          {from.onHandUl === null
+            ? `Nobody has counted ${from.name}.`
+            : `${formatMl(from.onHandUl)} of ${from.name} are left.`}
+        </p>
       ) : null}
     </>
   )
-} // prettier-ignore
+}

@@ -86,9 +86,17 @@ function scaleOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: 
   const from = materials.get(draft.scaleId)
   if (draft.scaleBy === 'left') return { by: 'left', materialId: draft.scaleId, leftUl: from?.onHandUl ?? null }
   if (draft.scaleBy === 'ingredient')
-    return { by: 'ingredient', materialId: draft.scaleId, ul: parsePouredUl(draft.scaleText.trim() || '0', from?.densityGPerMl ?? 1, units) } // prettier-ignore
+    return {
+      by: 'ingredient',
+      materialId: draft.scaleId,
+      ul: parsePouredUl(draft.scaleText.trim() || '0', from?.densityGPerMl ?? 1, units),
+    }
   if (draft.scaleBy === 'cups')
-    return { by: 'cups', cups: parseNumber(draft.scaleText.trim() || '0') ?? 0, cupUl: parsePouredUl(draft.cupSize.trim() || '0', 1, units) } // prettier-ignore
+    return {
+      by: 'cups',
+      cups: parseNumber(draft.scaleText.trim() || '0') ?? 0,
+      cupUl: parsePouredUl(draft.cupSize.trim() || '0', 1, units),
+    }
   return { by: 'total', ul: parsePouredUl(draft.total.trim() || '0', 1, units) }
 }
 

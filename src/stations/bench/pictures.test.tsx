@@ -20,25 +20,39 @@ describe('the bands', () => {
     expect(html.match(/data-wanted/g)).toHaveLength(1)
   })
   it('mark every band that is wanted, and none where nothing is known', () => {
-    expect(renderToStaticMarkup(<BandScale bands={START_BANDS} wantedS={[0.5, 2.5]} />).match(/data-wanted/g)).toHaveLength(3) // prettier-ignore
+    expect(
+      renderToStaticMarkup(<BandScale bands={START_BANDS} wantedS={[0.5, 2.5]} />).match(/data-wanted/g),
+    ).toHaveLength(3)
     expect(renderToStaticMarkup(<BandScale bands={START_BANDS} />)).not.toMatch(/data-here|data-wanted/)
   })
 })
 
 describe('the advice in words', () => {
   const advice = (more: Partial<WaterAdvice>): WaterAdvice => ({
-    kind: 'water', waterUl: 600, rangeUl: [400, 900], chance: 0.8, mediumUl: 0, unwateredUl: 0, stepsUl: [400, 200], expectedS: 1.42, ...more,
-  }) // prettier-ignore
+    kind: 'water',
+    waterUl: 600,
+    rangeUl: [400, 900],
+    chance: 0.8,
+    mediumUl: 0,
+    unwateredUl: 0,
+    stepsUl: [400, 200],
+    expectedS: 1.42,
+    ...more,
+  })
   it('gives drops and ml, the eight in ten, and the steps', () => {
     const plain = (a: WaterAdvice) => adviceSentence(a).replace(/\u00a0/g, ' ')
-    expect(plain(advice({}))).toBe('12 drops (0.60 ml) of water bring it to about 1.4 s. Eight times in ten it takes 8 drops to 18 drops.') // prettier-ignore
+    expect(plain(advice({}))).toBe(
+      '12 drops (0.60 ml) of water bring it to about 1.4 s. Eight times in ten it takes 8 drops to 18 drops.',
+    )
     expect(plain(advice({ waterUl: 8_000 }))).toMatch(/^8 ml \(160 drops\)/)
     expect(adviceSteps(advice({})).replace(/\u00a0/g, ' ')).toBe('In two steps: 8 drops, stir and look, then 4 drops.')
     expect(adviceSteps(advice({ stepsUl: [300] }))).toBe('')
   })
   it('stops at the limit, and says what else', () => {
     const plain = (a: Partial<WaterAdvice>) => adviceSentence(advice(a)).replace(/\u00a0/g, ' ')
-    expect(plain({ kind: 'medium', waterUl: 300, mediumUl: 12_000 })).toMatch(/limit allows 6 drops \(0\.30 ml\); then thin with medium, about 12 ml/) // prettier-ignore
+    expect(plain({ kind: 'medium', waterUl: 300, mediumUl: 12_000 })).toMatch(
+      /limit allows 6 drops \(0\.30 ml\); then thin with medium, about 12 ml/,
+    )
     expect(plain({ kind: 'medium', waterUl: 0, mediumUl: 12_000 })).toMatch(
       'limit is reached. Thin with medium instead, about 12 ml',
     )
@@ -51,9 +65,17 @@ describe('the advice in words', () => {
 describe('the curves', () => {
   it('draw every point, and say in words what water does', () => {
     const pair = {
-      id: 'a b', paint: 'Teal', medium: 'Flow', hex: '#136a78', curve: { a: 1.4, b: 12, varA: 0.1, covAb: 0, varB: 1 },
-      points: [{ w: 0, lnT: 1.4, sigma: 0.1 }, { w: 0.5, lnT: -9, sigma: 0.1 }], mixes: 1,
-    } // prettier-ignore
+      id: 'a b',
+      paint: 'Teal',
+      medium: 'Flow',
+      hex: '#136a78',
+      curve: { a: 1.4, b: 12, varA: 0.1, covAb: 0, varB: 1 },
+      points: [
+        { w: 0, lnT: 1.4, sigma: 0.1 },
+        { w: 0.5, lnT: -9, sigma: 0.1 },
+      ],
+      mixes: 1,
+    }
     const html = renderToStaticMarkup(<PairCurves pairs={[pair]} />)
     expect(html.match(/<circle/g)).toHaveLength(2)
     // What lies outside is drawn at the edge.
@@ -65,7 +87,8 @@ describe('the curves', () => {
 
 describe('fluid ounces', () => {
   it('are warned of where they were typed and the paint is no water', () => {
-    const trap = (typed: string, density: number) => text(renderToStaticMarkup(<FluidOunceTrap typed={typed} densityGPerMl={density} />)) // prettier-ignore
+    const trap = (typed: string, density: number) =>
+      text(renderToStaticMarkup(<FluidOunceTrap typed={typed} densityGPerMl={density} />))
     expect(trap('4 oz', 1.25)).toContain('you are 20 % short')
     expect(trap('4 fl oz', 0.8)).toContain('you are 25 % over')
     expect([trap('4 fl oz', 1.01), trap('60 ml', 1.25), trap('64 g', 1.25), trap('', 1.25)]).toEqual(['', '', '', ''])

@@ -6,7 +6,10 @@ import type { Tx } from '@/db/withStudio'
 
 /** What was poured, as the ledger takes it: an id is a material's, or that of a bottle whose mix went in. */
 export async function sourcesOf(tx: Tx, poured: readonly { materialId: string; ul: number }[]): Promise<Source[]> {
-  const bottles = await bottleNames(tx, poured.map((p) => p.materialId)) // prettier-ignore
+  const bottles = await bottleNames(
+    tx,
+    poured.map((p) => p.materialId),
+  )
   return poured.map((p) => (bottles.has(p.materialId) ? { vesselId: p.materialId, ul: p.ul } : p))
 }
 

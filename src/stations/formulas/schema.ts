@@ -24,13 +24,19 @@ export const partSchema = object({
 export const saveFormulaSchema = object({
   requestId: idSchema,
   id: idSchema,
-  name: string().trim().max(120, 'The name is longer than 120 characters. Shorten it.').required('Give the colour a name, so that it is found again.'),
+  name: string()
+    .trim()
+    .max(120, 'The name is longer than 120 characters. Shorten it.')
+    .required('Give the colour a name, so that it is found again.'),
   notes: string().trim().max(4000, 'The notes are longer than 4,000 characters. Shorten them.').default(''),
   standsInFor: idSchema.notRequired().nullable().default(null),
   note: string().trim().max(1000, 'The note is longer than 1,000 characters. Shorten it.').default(''),
   targetHex: hex,
-  parts: array(partSchema).min(1, 'Choose a paint and give it parts before you keep the formula.').max(12, 'Twelve paints are the most in one formula.').required(),
-}) // prettier-ignore
+  parts: array(partSchema)
+    .min(1, 'Choose a paint and give it parts before you keep the formula.')
+    .max(12, 'Twelve paints are the most in one formula.')
+    .required(),
+})
 
 export const measureSchema = object({
   formulaId: idSchema,
@@ -38,8 +44,11 @@ export const measureSchema = object({
   dryHex: hex,
   dryReflectance: spectrum,
   wetHex: hex,
-  mediumKind: string().oneOf([...MEDIUM_KINDS], 'Choose what carried it.').nullable().default(null),
+  mediumKind: string()
+    .oneOf([...MEDIUM_KINDS], 'Choose what carried it.')
+    .nullable()
+    .default(null),
   mediumShare: number().min(0).max(0.98, 'A mix that is all medium has no colour. Type a smaller share.').default(0),
-}) // prettier-ignore
+})
 
 export const archiveFormulaSchema = object({ id: idSchema, archived: boolean().required() })

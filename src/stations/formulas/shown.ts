@@ -21,7 +21,12 @@ const partsIn = (parts: readonly FormulaPart[], paints: Paints) =>
 /** `#rrggbb` computed for parts; grey where none of the paints is in the drawer any more. */
 export function hexOfParts(parts: readonly FormulaPart[], paints: Paints): string {
   const list = partsIn(parts, paints)
-  return mixToHex(list.map((p) => opticsOf(p.material)), list.map((p) => p.parts)) ?? '#9a9a9a' // prettier-ignore
+  return (
+    mixToHex(
+      list.map((p) => opticsOf(p.material)),
+      list.map((p) => p.parts),
+    ) ?? '#9a9a9a'
+  )
 }
 
 /** `Canal Teal 3 : Sluice White 1`. */
@@ -40,14 +45,32 @@ export function lookOfParts(parts: readonly FormulaPart[], paints: Paints) {
 }
 
 /** Everything in the studio that has a colour, to choose a target from. */
-export const colouredOf = (paints: Paints, bottles: readonly BottleFull[], formulas: readonly Formula[]): Coloured[] => [
+export const colouredOf = (
+  paints: Paints,
+  bottles: readonly BottleFull[],
+  formulas: readonly Formula[],
+): Coloured[] => [
   ...formulas.map((f): Coloured => {
     const { parts, dryHex } = f.versions[0]!
-    return { id: f.id, kind: 'formula', label: f.name, hex: dryHex ?? hexOfParts(parts, paints), sheen: lookOfParts(parts, paints).sheen }
+    return {
+      id: f.id,
+      kind: 'formula',
+      label: f.name,
+      hex: dryHex ?? hexOfParts(parts, paints),
+      sheen: lookOfParts(parts, paints).sheen,
+    }
   }),
-  ...[...paints.values()].map((p): Coloured => ({ id: p.id, kind: 'paint', label: p.name, hex: p.hex!, sheen: p.sheen })),
-  ...bottles.flatMap((b): Coloured[] => (b.hex ? [{ id: b.id, kind: 'bottle', label: b.label, hex: b.hex, sheen: b.sheen as Coloured['sheen'] }] : [])),
-] // prettier-ignore
+  ...[...paints.values()].map((p): Coloured => ({
+    id: p.id,
+    kind: 'paint',
+    label: p.name,
+    hex: p.hex!,
+    sheen: p.sheen,
+  })),
+  ...bottles.flatMap((b): Coloured[] =>
+    b.hex ? [{ id: b.id, kind: 'bottle', label: b.label, hex: b.hex, sheen: b.sheen as Coloured['sheen'] }] : [],
+  ),
+]
 
 /** The studio's wet and dry pairs as the colour core takes them. */
 export const pairsOf = (rows: readonly WetDryRow[]): WetDryPair[] =>

@@ -16,18 +16,57 @@ import { RunningOut } from './stock/RunningOut'
 import type { PricedPaint } from './stock/queries'
 
 const material: MaterialRow = {
-  id: 'm', kind: 'paint', maker: 'Kvarnby Colour', line: 'Studio', name: 'Canal Teal', ...DEFAULTS_BY_BODY.soft, waterShare: 0, containerUl: 120_000,
-  priceMinor: 990, lowUl: null, supplier: '', barcode: '', tags: [], notes: '', thinner: null, discontinued: false, archived: false, revision: 1,
-  mediumKind: null, effects: null, body: 'soft', opacity: 'semi-opaque', contrastRatio: null, sheen: 'satin', sheenStrength: 2, strength: 'strong',
-  lightfastness: '', pigments: ['PB15:3', 'PG7'], swatchHex: '#136a78', tintHex: null, tintWhiteShare: null, shadeHex: null, shadeBlackShare: null, readings: null, wetHex: null, flags: [], substitutes: [], standIn: [],
-} // prettier-ignore
+  id: 'm',
+  kind: 'paint',
+  maker: 'Kvarnby Colour',
+  line: 'Studio',
+  name: 'Canal Teal',
+  ...DEFAULTS_BY_BODY.soft,
+  waterShare: 0,
+  containerUl: 120_000,
+  priceMinor: 990,
+  lowUl: null,
+  supplier: '',
+  barcode: '',
+  tags: [],
+  notes: '',
+  thinner: null,
+  discontinued: false,
+  archived: false,
+  revision: 1,
+  mediumKind: null,
+  effects: null,
+  body: 'soft',
+  opacity: 'semi-opaque',
+  contrastRatio: null,
+  sheen: 'satin',
+  sheenStrength: 2,
+  strength: 'strong',
+  lightfastness: '',
+  pigments: ['PB15:3', 'PG7'],
+  swatchHex: '#136a78',
+  tintHex: null,
+  tintWhiteShare: null,
+  shadeHex: null,
+  shadeBlackShare: null,
+  readings: null,
+  wetHex: null,
+  flags: [],
+  substitutes: [],
+  standIn: [],
+}
 const paint = (more: Partial<CatalogueRow> = {}): CatalogueRow => {
   const m = { ...material, ...more }
   return { ...m, lab: hexToLab(m.swatchHex!), hueOrder: 0, perMl: 8.25, ...more }
 }
 /** Words of a picture, as they are read. */
 const words = (node: React.ReactElement) =>
-  renderToStaticMarkup(node).replace(/<(style|title)[^>]*>.*?<\/\1>/g, '').replace(/<[^>]+>/g, ' ').replace(/&#x27;/g, '’').replace(/&amp;/g, '&').replace(/\s+/g, ' ') // prettier-ignore
+  renderToStaticMarkup(node)
+    .replace(/<(style|title)[^>]*>.*?<\/\1>/g, '')
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/&#x27;/g, '’')
+    .replace(/&amp;/g, '&')
+    .replace(/\s+/g, ' ')
 
 describe('a paint’s card in the drawer', () => {
   const card = (more: object) =>
@@ -55,9 +94,25 @@ describe('a paint’s page', () => {
   const sheet = (p: CatalogueRow, others: CatalogueRow[] = [], mediumPerMl: number | null = 1.5) => {
     const all = [p, ...others]
     const byId = new Map(all.map((o) => [o.id, o]))
-    const comparable = (o: CatalogueRow) => ({ id: o.id, swatchHex: o.swatchHex!, pigments: o.pigments, body: o.body!, perMl: o.perMl }) // prettier-ignore
+    const comparable = (o: CatalogueRow) => ({
+      id: o.id,
+      swatchHex: o.swatchHex!,
+      pigments: o.pigments,
+      body: o.body!,
+      perMl: o.perMl,
+    })
     const near = alike(comparable(p), all.map(comparable)).map((a) => ({ ...a, paint: byId.get(a.id)! }))
-    return words(<PaintSheet paint={p} onHandUl={80_000} mediumPerMl={mediumPerMl} alike={near} byId={byId} currency="EUR" optics={undefined} />) // prettier-ignore
+    return words(
+      <PaintSheet
+        paint={p}
+        onHandUl={80_000}
+        mediumPerMl={mediumPerMl}
+        alike={near}
+        byId={byId}
+        currency="EUR"
+        optics={undefined}
+      />,
+    )
   }
   it('tells one pigment from many, and asks for a tint where there is none', () => {
     expect(sheet(paint())).toContain('2 pigments')
@@ -75,11 +130,19 @@ describe('a paint’s page', () => {
     expect(sheet(paint({ body: 'ready' }), [], null)).toContain('€0.083 a ml at 0 : 1')
   })
   it('names what could replace it, and the formula that stands in once it is discontinued', () => {
-    const same = paint({ id: 's', name: 'Weir Teal', maker: 'Torvald Works', pigments: ['PG7', 'PB15:3'], swatchHex: '#176e7c' }) // prettier-ignore
+    const same = paint({
+      id: 's',
+      name: 'Weir Teal',
+      maker: 'Torvald Works',
+      pigments: ['PG7', 'PB15:3'],
+      swatchHex: '#176e7c',
+    })
     const said = sheet(paint({ discontinued: true, standIn: [{ paintId: 's', parts: 2 }], substitutes: ['s'] }), [same])
     expect(said).toContain('What stands in for it is listed below')
     expect(said).toContain('Can be replaced by Weir Teal .')
-    expect(said).toMatch(/Weir Teal Torvald Works side by side only ΔE00 \d\.\d the same PB15:3|Weir Teal Torvald Works (cannot tell|side by side only) ΔE00 \d\.\d the same/) // prettier-ignore
+    expect(said).toMatch(
+      /Weir Teal Torvald Works side by side only ΔE00 \d\.\d the same PB15:3|Weir Teal Torvald Works (cannot tell|side by side only) ΔE00 \d\.\d the same/,
+    )
     expect(sheet(paint())).toContain('Nothing in the drawer shares its pigments')
   })
   it('shows the caution where a pigment is harmful as dust', () => {
@@ -100,9 +163,23 @@ describe('the pigment table', () => {
 
 describe('paints side by side', () => {
   const violet = paint({ id: 'v', name: 'Violet', swatchHex: '#6a2c91', opacity: 'transparent', strength: 'normal' })
-  const yellow = paint({ id: 'y', name: 'Yellow', swatchHex: '#f4dc3a', opacity: 'opaque', pigments: ['PY74', 'PG7'], strength: 'normal' }) // prettier-ignore
+  const yellow = paint({
+    id: 'y',
+    name: 'Yellow',
+    swatchHex: '#f4dc3a',
+    opacity: 'opaque',
+    pigments: ['PY74', 'PG7'],
+    strength: 'normal',
+  })
   const table = (verdict?: 'together' | 'never' | 'surprising') =>
-    words(<SideBySide paints={[violet, yellow]} notes={verdict ? [{ aId: 'v', bId: 'y', verdict, note: 'it sang' }] : []} currency="EUR" optics={[]} />) // prettier-ignore
+    words(
+      <SideBySide
+        paints={[violet, yellow]}
+        notes={verdict ? [{ aId: 'v', bId: 'y', verdict, note: 'it sang' }] : []}
+        currency="EUR"
+        optics={[]}
+      />,
+    )
   it('warn of mud, unless the maker has found otherwise', () => {
     expect(table()).toContain('mud: keep apart')
     expect(table('never')).toMatch(/never: it sang.*mud: keep apart/)
@@ -116,7 +193,15 @@ describe('paints side by side', () => {
 })
 
 describe('mediums', () => {
-  const flow: MaterialRow = { ...material, id: 'f', kind: 'medium', name: 'Kvarnby Flow', mediumKind: 'conditioner', containerUl: 1_000_000, priceMinor: 2000 } // prettier-ignore
+  const flow: MaterialRow = {
+    ...material,
+    id: 'f',
+    kind: 'medium',
+    name: 'Kvarnby Flow',
+    mediumKind: 'conditioner',
+    containerUl: 1_000_000,
+    priceMinor: 2000,
+  }
   const water: MaterialRow = { ...material, id: 'w', kind: 'water', name: 'Tap', thinner: 'tap', waterShare: 1 }
   it('have their effects drawn: a bar as long as each is strong', () => {
     const markup = renderToStaticMarkup(<EffectChart effects={EFFECTS_BY_KIND.conditioner} label="Flow" />)
@@ -124,7 +209,9 @@ describe('mediums', () => {
     expect(widths).toEqual(EFFECTS_BY_KIND.conditioner.map((v) => v * 32))
     expect(markup).toContain('aria-label="Flow: cells 2, tiny cells 3')
     for (const name of EFFECTS) expect(markup).toContain(`>${name}<`)
-    const over = renderToStaticMarkup(<EffectChart effects={[0, 0, 0, 0, 0, 0, 0, 0, 0, 0]} over={EFFECTS_BY_KIND.glue} label="x" />) // prettier-ignore
+    const over = renderToStaticMarkup(
+      <EffectChart effects={[0, 0, 0, 0, 0, 0, 0, 0, 0, 0]} over={EFFECTS_BY_KIND.glue} label="x" />,
+    )
     expect([...over.matchAll(/fill="none"/g)]).toHaveLength(10)
   })
   it('stand as cards with price and stock, thinners with how long a mix keeps', () => {
@@ -137,16 +224,42 @@ describe('mediums', () => {
     expect(words(<MediumSheet medium={flow} onHandUl={500_000} currency="EUR" />)).toContain(
       'The usual profile of its kind',
     )
-    expect(words(<MediumSheet medium={{ ...flow, effects: EFFECTS_BY_KIND.glue }} onHandUl={null} currency="EUR" />)).not.toContain('usual profile') // prettier-ignore
+    expect(
+      words(<MediumSheet medium={{ ...flow, effects: EFFECTS_BY_KIND.glue }} onHandUl={null} currency="EUR" />),
+    ).not.toContain('usual profile')
     expect(words(<MediumSheet medium={water} onHandUl={null} currency="EUR" />)).toContain('keeps a few days')
   })
 })
 
 describe('what runs out and what stands idle', () => {
   const now = new Date('2026-05-01T00:00:00Z')
-  const priced = (more: Partial<PricedPaint>): PricedPaint => ({ id: 'p', name: 'Teal', maker: '', hex: '#136a78', sheen: 'satin', body: 'soft', sizeUl: 120_000, priceMinor: 990, lowUl: null, discontinued: false, onHandUl: null, pacedUl: 0, lastUsedAt: null, idle: false, ...more }) // prettier-ignore
+  const priced = (more: Partial<PricedPaint>): PricedPaint => ({
+    id: 'p',
+    name: 'Teal',
+    maker: '',
+    hex: '#136a78',
+    sheen: 'satin',
+    body: 'soft',
+    sizeUl: 120_000,
+    priceMinor: 990,
+    lowUl: null,
+    discontinued: false,
+    onHandUl: null,
+    pacedUl: 0,
+    lastUsedAt: null,
+    idle: false,
+    ...more,
+  })
   it('says how much is left, how long it lasts, and since when nothing was mixed', () => {
-    const said = words(<RunningOut paints={[priced({ onHandUl: 20_000, lowUl: 50_000, pacedUl: 90_000 }), priced({ id: 'q', name: 'Gold', onHandUl: 60_000, idle: true, lastUsedAt: '2025-11-01T00:00:00Z' })]} now={now} />) // prettier-ignore
+    const said = words(
+      <RunningOut
+        paints={[
+          priced({ onHandUl: 20_000, lowUl: 50_000, pacedUl: 90_000 }),
+          priced({ id: 'q', name: 'Gold', onHandUl: 60_000, idle: true, lastUsedAt: '2025-11-01T00:00:00Z' }),
+        ]}
+        now={now}
+      />,
+    )
     // 90 ml in 180 days is half a ml a day: 20 ml last 40 days.
     expect(said).toContain('Teal 20 ml left, low below 50 ml , lasts about 40 days at the pace of late')
     expect(said).toContain('Gold 60 ml on hand , last mixed 6 months ago')

@@ -22,7 +22,8 @@ const spectrum = () =>
 
 export const volumeUl = (empty: string) =>
   number().integer().min(1, empty).max(3e9, 'That container is larger than any Fika can book. Check the size.')
-export const priceMinor = () => number().integer().min(0, 'A price cannot be below zero.').max(1e8, 'That price is too high to be one. Check it.') // prettier-ignore
+export const priceMinor = () =>
+  number().integer().min(0, 'A price cannot be below zero.').max(1e8, 'That price is too high to be one. Check it.')
 
 export const flagSchema = object({
   role: string()
@@ -155,11 +156,13 @@ export const mediumSchema = object({
     .max(1, 'The water share is between 0 and 1.')
     .default(0),
   /** Ten effects, 0–3; null: the usual ones of its kind. */
-  effects: array(number().min(0, 'An effect lies between 0 and 3.').max(3, 'An effect lies between 0 and 3.').required())
+  effects: array(
+    number().min(0, 'An effect lies between 0 and 3.').max(3, 'An effect lies between 0 and 3.').required(),
+  )
     .length(EFFECTS.length, 'A profile has ten effects.')
     .nullable()
     .default(null),
-}) // prettier-ignore
+})
 
 export const thinnerSchema = object({
   ...shared,

@@ -39,12 +39,31 @@ describe('the catalogue', () => {
     await studio.run((tx) => insertMaterial(tx, other, paint({ name: 'Titan' })))
     await studio.run((tx) => insertMaterial(tx, third, paint({ name: 'Soot' })))
     const input = paint({
-      containerUl: 60_000, priceMinor: 990, lowUl: 20_000, notes: 'dries darker', supplier: 'Lockside', barcode: '4006381333931',
-      tags: ['sea', 'grey'], discontinued: true, contrastRatio: 0.9, opacity: 'semi-opaque', sheenStrength: 3, lightfastness: 'II',
-      tintHex: '#d0d1d2', tintWhiteShare: 0.9, wetHex: '#909396',
-      flags: [{ role: 'swipe', rule: 'only', reason: 'weak' }, { role: 'top', rule: 'avoid', reason: 'dull' }],
-      substitutes: [other], standIn: [{ paintId: third, parts: 2 }, { paintId: other, parts: 1.5 }],
-    }) // prettier-ignore
+      containerUl: 60_000,
+      priceMinor: 990,
+      lowUl: 20_000,
+      notes: 'dries darker',
+      supplier: 'Lockside',
+      barcode: '4006381333931',
+      tags: ['sea', 'grey'],
+      discontinued: true,
+      contrastRatio: 0.9,
+      opacity: 'semi-opaque',
+      sheenStrength: 3,
+      lightfastness: 'II',
+      tintHex: '#d0d1d2',
+      tintWhiteShare: 0.9,
+      wetHex: '#909396',
+      flags: [
+        { role: 'swipe', rule: 'only', reason: 'weak' },
+        { role: 'top', rule: 'avoid', reason: 'dull' },
+      ],
+      substitutes: [other],
+      standIn: [
+        { paintId: third, parts: 2 },
+        { paintId: other, parts: 1.5 },
+      ],
+    })
     await studio.run((tx) => insertMaterial(tx, id, input))
     const row = await studio.run((tx) => findMaterial(tx, id))
     expect(inputOf(row)).toEqual(input)
@@ -61,7 +80,13 @@ describe('the catalogue', () => {
   it('gives a medium the usual effects of its kind until it has its own', async () => {
     const studio = await makeStudio()
     const id = uuidv7()
-    const medium = mediumSchema.validateSync({ kind: 'medium', name: 'Flow', mediumKind: 'conditioner', densityGPerMl: 1.03, solids: 0.25 }) // prettier-ignore
+    const medium = mediumSchema.validateSync({
+      kind: 'medium',
+      name: 'Flow',
+      mediumKind: 'conditioner',
+      densityGPerMl: 1.03,
+      solids: 0.25,
+    })
     await studio.run((tx) => insertMaterial(tx, id, medium))
     const usual = await studio.run((tx) => findMaterial(tx, id))
     expect([usual.effects, effectsOf(usual)[1]]).toEqual([null, 3])

@@ -205,9 +205,14 @@ async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
     p.standIn.map((s) => ({ paint_id: s.paintId, parts: s.parts })),
   )
   // A new paint of which only the masstone is known has its optics already.
-  const measured = paints.filter(({ before, after }) => (before?.kind === 'paint' ? swatchesOf(before) !== swatchesOf(after) || hasMore(after) : hasMore(after)))
-  await recalibrate(tx, measured.map((p) => p.id))
-} // prettier-ignore
+  const measured = paints.filter(({ before, after }) =>
+    before?.kind === 'paint' ? swatchesOf(before) !== swatchesOf(after) || hasMore(after) : hasMore(after),
+  )
+  await recalibrate(
+    tx,
+    measured.map((p) => p.id),
+  )
+}
 
 const hasMore = (p: PaintInput) => p.tintHex !== null || p.shadeHex !== null
 /** All that the optics of a paint hang on. */

@@ -31,7 +31,10 @@ export function ApartRow({
   const usual = area
     ? `${Math.max(5, Math.round(layerUl(area.faceMm2 + area.edgesMm2, LAYER_WET_MM[use]) / 5000) * 5)} ml`
     : ''
-  const jars = use === 'base coat' && pourHex && !value.vesselId ? bottles.flatMap((b) => (b.isJar && b.hex ? [{ b, ...suitsAsBase(b.hex, pourHex) }] : [])).filter((j) => j.suits) : [] // prettier-ignore
+  const jars =
+    use === 'base coat' && pourHex && !value.vesselId
+      ? bottles.flatMap((b) => (b.isJar && b.hex ? [{ b, ...suitsAsBase(b.hex, pourHex) }] : [])).filter((j) => j.suits)
+      : []
   return (
     <>
       <div className="row">

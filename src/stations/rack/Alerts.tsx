@@ -68,4 +68,4 @@ export function Alerts({ alerts }: { alerts: readonly Alert[] }) {
       })}
     </>
   )
-} // prettier-ignore
+}

@@ -40,7 +40,19 @@ interface Props {
 }
 
 /** One bottle: what it is, what it needs, what is in it, and how every millilitre came and went. */
-export function BottleSheet({ bottle, portions, sure, entries, studio, now, water, waters, others, bands, fed }: Props) {
+export function BottleSheet({
+  bottle,
+  portions,
+  sure,
+  entries,
+  studio,
+  now,
+  water,
+  waters,
+  others,
+  bands,
+  fed,
+}: Props) {
   const facts = factsFromTexts(bottle, now.getTime())
   const needs = needsOf({ ...facts, roomUl: water?.roomUl }, now.getTime(), (at) => dayAndTime(at, studio.zone))
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
@@ -60,12 +72,18 @@ export function BottleSheet({ bottle, portions, sure, entries, studio, now, wate
           Mix more of it
         </Link>
         <span style={{ position: 'relative', width: 48, height: 48 }}>
-          <TrayMark item={{ kind: 'bottle', id: bottle.id, label: bottle.label, hex: bottle.hex, sheen: bottle.sheen }} />
+          <TrayMark
+            item={{ kind: 'bottle', id: bottle.id, label: bottle.label, hex: bottle.hex, sheen: bottle.sheen }}
+          />
         </span>
       </div>
       <div className="wide-left">
         <section className="panel" style={{ display: 'grid', gridTemplateColumns: '190px 1fr', gap: 24 }}>
-          <BottleGlyph id={bottle.id} height={270} look={lookOf({ ...bottle, ...facts, levelTimeS: seconds }, now.getTime())} />
+          <BottleGlyph
+            id={bottle.id}
+            height={270}
+            look={lookOf({ ...bottle, ...facts, levelTimeS: seconds }, now.getTime())}
+          />
           <div>
             <div className="big" data-testid="bottle-ml" data-ul={bottle.ul}>
               {formatMl(bottle.ul)}
@@ -86,7 +104,8 @@ export function BottleSheet({ bottle, portions, sure, entries, studio, now, wate
               <dt>Pours</dt>
               <dd>
                 {seconds ? `flat in ${seconds.toFixed(1)} s, ${bandOf(seconds, bands).name}` : 'not read yet'}
-                {bottle.readAt ? `, read ${ago(bottle.readAt, now)}` : ''} · <Link href={`/bench/consistency?bottle=${bottle.id}`}>read it</Link>
+                {bottle.readAt ? `, read ${ago(bottle.readAt, now)}` : ''} ·{' '}
+                <Link href={`/bench/consistency?bottle=${bottle.id}`}>read it</Link>
               </dd>
               {sure ? (
                 <>
@@ -100,7 +119,8 @@ export function BottleSheet({ bottle, portions, sure, entries, studio, now, wate
               <dd>{recipeText(bottle.recipe)}</dd>
               <dt>Bottle</dt>
               <dd>
-                {bottle.capacityUl ? `holds ${formatMl(bottle.capacityUl)}` : 'size not given'}, {bottle.tareMg === null ? 'empty weight not known yet' : `${formatGrams(bottle.tareMg)} empty`}
+                {bottle.capacityUl ? `holds ${formatMl(bottle.capacityUl)}` : 'size not given'},{' '}
+                {bottle.tareMg === null ? 'empty weight not known yet' : `${formatGrams(bottle.tareMg)} empty`}
               </dd>
               <dt>Code</dt>
               <dd>
@@ -138,4 +158,4 @@ export function BottleSheet({ bottle, portions, sure, entries, studio, now, wate
       </section>
     </>
   )
-} // prettier-ignore
+}

@@ -15,7 +15,11 @@ export function FindByCode() {
   const router = useRouter()
   const open = () => {
     setTrouble(undefined)
-    if (code.trim()) send(() => findByCodeAction({ code }), ({ id }) => router.push(`/rack/${id}`)) // prettier-ignore
+    if (code.trim())
+      send(
+        () => findByCodeAction({ code }),
+        ({ id }) => router.push(`/rack/${id}`),
+      )
   }
   const scan = async (file: File | undefined) => {
     if (!file) return

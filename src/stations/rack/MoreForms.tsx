@@ -14,7 +14,15 @@ import { useSend } from '@/ui/useSend'
 import { extendAction, mergeAction, splitAction } from './actions'
 
 /** More of a bottle: extend it in its own ratio, pour others into it, or share it out over several. */
-export function MoreForms({ bottle, others, units }: { bottle: BottleFull; others: readonly { id: string; label: string }[]; units: UnitSystem }) {
+export function MoreForms({
+  bottle,
+  others,
+  units,
+}: {
+  bottle: BottleFull
+  others: readonly { id: string; label: string }[]
+  units: UnitSystem
+}) {
   const [total, setTotal] = useState('')
   const [from, setFrom] = useState<string[]>([])
   const [count, setCount] = useState('2')
@@ -37,7 +45,13 @@ export function MoreForms({ bottle, others, units }: { bottle: BottleFull; other
     attempt(() => {
       const n = parseNumber(count) ?? 0
       const ul = parseVolumeUl(each, units)
-      const into = Array.from({ length: Math.max(0, Math.min(12, Math.trunc(n))) }, (_, i) => ({ vesselId: uuidv7(), label: `${bottle.label} ${i + 2}`, ul, capacityUl: null, tareMg: null }))
+      const into = Array.from({ length: Math.max(0, Math.min(12, Math.trunc(n))) }, (_, i) => ({
+        vesselId: uuidv7(),
+        label: `${bottle.label} ${i + 2}`,
+        ul,
+        capacityUl: null,
+        tareMg: null,
+      }))
       send((requestId) => splitAction({ requestId, vesselId: bottle.id, into }), done, 'Shared out')
     })
   return (
@@ -45,7 +59,12 @@ export function MoreForms({ bottle, others, units }: { bottle: BottleFull; other
       <h3>Extend it, keeping its ratio</h3>
       <div className="row">
         <span className="grow">
-          <Input value={total} aria-label="Extend to" placeholder={`from ${formatMl(bottle.ul)} to 400 ml`} onChange={(e) => setTotal(e.target.value)} />
+          <Input
+            value={total}
+            aria-label="Extend to"
+            placeholder={`from ${formatMl(bottle.ul)} to 400 ml`}
+            onChange={(e) => setTotal(e.target.value)}
+          />
         </span>
         <Button onClick={extend} loading={pending}>
           Extend
@@ -54,19 +73,45 @@ export function MoreForms({ bottle, others, units }: { bottle: BottleFull; other
       <h3 style={{ marginTop: 16 }}>Pour others into it</h3>
       <div className="row">
         <span className="grow">
-          <Select mode="multiple" aria-label="Bottles to pour into it" placeholder="Choose bottles" value={from} onChange={setFrom} style={{ width: '100%' }} optionFilterProp="label" options={others.map((o) => ({ value: o.id, label: o.label }))} />
+          <Select
+            mode="multiple"
+            aria-label="Bottles to pour into it"
+            placeholder="Choose bottles"
+            value={from}
+            onChange={setFrom}
+            style={{ width: '100%' }}
+            optionFilterProp="label"
+            options={others.map((o) => ({ value: o.id, label: o.label }))}
+          />
         </span>
-        <Button loading={pending} disabled={from.length === 0} onClick={() => send((requestId) => mergeAction({ requestId, intoId: bottle.id, fromIds: from }), done, 'Poured together')}>
+        <Button
+          loading={pending}
+          disabled={from.length === 0}
+          onClick={() =>
+            send((requestId) => mergeAction({ requestId, intoId: bottle.id, fromIds: from }), done, 'Poured together')
+          }
+        >
           Pour together
         </Button>
       </div>
       <p className="muted">It is then as old as the oldest, keeps as long as the weakest, and rests anew.</p>
       <h3 style={{ marginTop: 16 }}>Share it out</h3>
       <div className="row">
-        <Input value={count} aria-label="Into how many bottles" inputMode="numeric" style={{ width: 64 }} onChange={(e) => setCount(e.target.value)} />
+        <Input
+          value={count}
+          aria-label="Into how many bottles"
+          inputMode="numeric"
+          style={{ width: 64 }}
+          onChange={(e) => setCount(e.target.value)}
+        />
         bottles of
         <span className="grow">
-          <Input value={each} aria-label="Volume of each" placeholder="60 ml" onChange={(e) => setEach(e.target.value)} />
+          <Input
+            value={each}
+            aria-label="Volume of each"
+            placeholder="60 ml"
+            onChange={(e) => setEach(e.target.value)}
+          />
         </span>
         <Button onClick={split} loading={pending}>
           Share out
@@ -75,4 +120,4 @@ export function MoreForms({ bottle, others, units }: { bottle: BottleFull; other
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
     </>
   )
-} // prettier-ignore
+}

@@ -15,15 +15,22 @@ export function NeedList({ needs, vesselId }: { needs: readonly Need[]; vesselId
         <li key={n.kind} data-need={n.kind}>
           {n.todo}{' '}
           {n.kind === 'shake' || n.kind === 'check' ? (
-            <button type="button" className="plain" disabled={pending} onClick={() => send(() => shakenAction({ vesselId }), undefined, 'Noted')}>
+            <button
+              type="button"
+              className="plain"
+              disabled={pending}
+              onClick={() => send(() => shakenAction({ vesselId }), undefined, 'Noted')}
+            >
               Shaken and strained
             </button>
           ) : null}
-          {n.kind === 'thickened' || n.kind === 'check' ? <Link href={`/bench/consistency?bottle=${vesselId}`}>Time it</Link> : null}
+          {n.kind === 'thickened' || n.kind === 'check' ? (
+            <Link href={`/bench/consistency?bottle=${vesselId}`}>Time it</Link>
+          ) : null}
           {n.kind === 'low' ? <Link href={`/bench?like=${vesselId}`}>Mix more</Link> : null}
         </li>
       ))}
       {refusal ? <li role="alert">{refusal.message}</li> : null}
     </ul>
   )
-} // prettier-ignore
+}

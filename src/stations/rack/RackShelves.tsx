@@ -37,7 +37,10 @@ export function RackShelves({ found, address, now }: { found: FoundRack; address
     initialRect: { width: 1000, height: 1200 },
   })
   const shown = view.getVirtualItems()
-  const places = shown.flatMap((s) => { const l = lines[s.index]!; return 'from' in l ? [l.from, l.to - 1] : [] }) // prettier-ignore
+  const places = shown.flatMap((s) => {
+    const l = lines[s.index]!
+    return 'from' in l ? [l.from, l.to - 1] : []
+  })
   const [first, last] = [Math.min(...places), Math.max(...places)]
   useEffect(() => {
     if (Number.isFinite(first)) want(first, last)
@@ -55,9 +58,23 @@ export function RackShelves({ found, address, now }: { found: FoundRack; address
             </h2>
           )
         return (
-          <div key={s.key} ref={view.measureElement} data-index={s.index} className="shelf-line" style={{ ...place, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }} role="list" aria-label={line.shelf || 'Bottles'}>
+          <div
+            key={s.key}
+            ref={view.measureElement}
+            data-index={s.index}
+            className="shelf-line"
+            style={{ ...place, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
+            role="list"
+            aria-label={line.shelf || 'Bottles'}
+          >
             {Array.from({ length: line.to - line.from }, (_, k) => line.from + k).map((i) => (
-              <div key={rows[i]?.id ?? i} role="listitem" aria-posinset={i + 1} aria-setsize={found.total} className="shelf-place">
+              <div
+                key={rows[i]?.id ?? i}
+                role="listitem"
+                aria-posinset={i + 1}
+                aria-setsize={found.total}
+                className="shelf-place"
+              >
                 {rows[i] ? <OnShelf b={rows[i]} now={now} /> : null}
               </div>
             ))}
@@ -66,7 +83,7 @@ export function RackShelves({ found, address, now }: { found: FoundRack; address
       })}
     </div>
   )
-} // prettier-ignore
+}
 
 /** Headings and lines of bottles, by their places in the whole rack. */
 function linesOf(shelves: FoundRack['shelves'], columns: number): Line[] {

@@ -11,8 +11,19 @@ const limit = { roomUl: 1_000, sentence: 'Water is 28 % of the paint.' }
 describe('water for a bottle', () => {
   const show = (evaporatedUl: number, of: { limit: typeof limit | undefined } = { limit }) => {
     const added: [string, number][] = []
-    render(<WaterForm waters={waters} evaporatedUl={evaporatedUl} limit={of.limit} units="metric" attempt={(work) => work()} pending={false} onAdd={(id, ul) => added.push([id, ul])} />) // prettier-ignore
-    const type = (text: string) => fireEvent.change(screen.getByLabelText('Water that went in'), { target: { value: text } }) // prettier-ignore
+    render(
+      <WaterForm
+        waters={waters}
+        evaporatedUl={evaporatedUl}
+        limit={of.limit}
+        units="metric"
+        attempt={(work) => work()}
+        pending={false}
+        onAdd={(id, ul) => added.push([id, ul])}
+      />,
+    )
+    const type = (text: string) =>
+      fireEvent.change(screen.getByLabelText('Water that went in'), { target: { value: text } })
     return { added, type, warned: () => screen.queryByText(/thin it with medium instead/)?.textContent ?? '' }
   }
 

@@ -34,23 +34,46 @@ export function WaterForm({
     <>
       <label className="field">
         <span>Water that went in</span>
-        <QuantityInput label="Water that went in" value={typed} onChange={setTyped} system={units} size="large" placeholder="6 drops" />
+        <QuantityInput
+          label="Water that went in"
+          value={typed}
+          onChange={setTyped}
+          system={units}
+          size="large"
+          placeholder="6 drops"
+        />
       </label>
       <label className="field">
         <span>Which water</span>
-        <Select aria-label="Which water" value={waterId} onChange={setWaterId} style={{ width: '100%' }} options={waters.map((w) => ({ value: w.id, label: w.name }))} />
+        <Select
+          aria-label="Which water"
+          value={waterId}
+          onChange={setWaterId}
+          style={{ width: '100%' }}
+          options={waters.map((w) => ({ value: w.id, label: w.name }))}
+        />
       </label>
       {limit && (readVolume(typed, units).ul ?? 0) > Math.max(limit.roomUl, evaporatedUl) ? (
         <Notice kind="warning">
-          {limit.sentence} {limit.roomUl > 0 ? `There is room for ${formatSmall(limit.roomUl)} of water` : 'There is no room for more water'}: thin it with medium instead.
+          {limit.sentence}{' '}
+          {limit.roomUl > 0
+            ? `There is room for ${formatSmall(limit.roomUl)} of water`
+            : 'There is no room for more water'}
+          : thin it with medium instead.
         </Notice>
       ) : null}
       <p className="muted">
         How much it needs is said under <Link href="/bench/consistency">Consistency</Link>.
       </p>
-      <Button type="primary" size="large" loading={pending} disabled={!waterId} onClick={() => attempt(() => onAdd(waterId!, parseVolumeUl(typed, units)))}>
+      <Button
+        type="primary"
+        size="large"
+        loading={pending}
+        disabled={!waterId}
+        onClick={() => attempt(() => onAdd(waterId!, parseVolumeUl(typed, units)))}
+      >
         Add the water
       </Button>
     </>
   )
-} // prettier-ignore
+}

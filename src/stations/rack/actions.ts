@@ -9,7 +9,22 @@ import { bookWeights, dropWeight, nameLoss, takeWeight } from '@/db/stocktake'
 import { change } from '@/session/change'
 import { perform } from '@/session/perform'
 import { extension } from './extension'
-import { addWaterSchema, codeSchema, discardSchema, dropWeightSchema, editBottleSchema, extendSchema, mergeSchema, nameLossSchema, shakenSchema, splitSchema, stocktakeSchema, takeOutSchema, weighInSchema, weightSchema } from './schema' // prettier-ignore
+import {
+  addWaterSchema,
+  codeSchema,
+  discardSchema,
+  dropWeightSchema,
+  editBottleSchema,
+  extendSchema,
+  mergeSchema,
+  nameLossSchema,
+  shakenSchema,
+  splitSchema,
+  stocktakeSchema,
+  takeOutSchema,
+  weighInSchema,
+  weightSchema,
+} from './schema'
 
 export const takeOutAction = async (input: unknown) => change('/', takeOutSchema, input, takeOut)
 export const weighInAction = async (input: unknown) => change('/', weighInSchema, input, weighInBottle)
@@ -28,7 +43,10 @@ export const extendAction = async (input: unknown) =>
 /** Notes that a bottle was shaken and strained. */
 export const shakenAction = async (input: unknown) =>
   change('/', shakenSchema, input, async (tx, { vesselId }) => {
-    const done = await tx.q('update bottle set moved_at = now() where studio_id = $1 and vessel_id = $2 returning 1', [tx.studioId, vesselId]) // prettier-ignore
+    const done = await tx.q('update bottle set moved_at = now() where studio_id = $1 and vessel_id = $2 returning 1', [
+      tx.studioId,
+      vesselId,
+    ])
     if (done.length === 0) throw new NotFound('bottle')
     tx.touched.add('rack')
   })
@@ -46,7 +64,11 @@ export const stocktakeAction = async (input: unknown) =>
 export async function findByCodeAction(input: unknown): Promise<Answer<{ id: string }>> {
   return perform(codeSchema, input, async (tx, { code }) => {
     const body = readShortCode(code)
-    if (!body) throw new Invalid(`“${code}” is no code of a label, or a letter of it is mistyped. Read it again, check letter and all.`, 'code') // prettier-ignore
+    if (!body)
+      throw new Invalid(
+        `“${code}” is no code of a label, or a letter of it is mistyped. Read it again, check letter and all.`,
+        'code',
+      )
     const id = await bottleByCode(tx, body)
     if (!id) throw new Invalid('No bottle of this studio has that code. Read the label again.', 'code')
     return { id }

@@ -12,7 +12,9 @@ const dates = [
 
 describe('the rack as a calendar', () => {
   it('is read by a library of another house (RFC 5545)', () => {
-    const component = new ICAL.Component(ICAL.parse(calendarOf(dates, 'Lock House Pour Room', 'http://127.0.0.1:4310')) as unknown[]) // prettier-ignore
+    const component = new ICAL.Component(
+      ICAL.parse(calendarOf(dates, 'Lock House Pour Room', 'http://127.0.0.1:4310')) as unknown[],
+    )
     const events = component.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e))
     expect(events.map((e) => [e.uid, e.summary])).toEqual([
       ['b1-rest@fika', 'Night teal has rested'],
@@ -31,6 +33,10 @@ describe('what is scanned', () => {
     const path = '/rack/01930000-0000-7000-8000-000000000001'
     expect(bottlePath(`http://192.168.1.4:4310${path}`)).toBe(path)
     expect(bottlePath(` https://studio.example${path}\n`)).toBe(path)
-    expect([bottlePath('https://studio.example/rack'), bottlePath('javascript:alert(1)'), bottlePath(`https://studio.example/x${path}`)]).toEqual([undefined, undefined, undefined]) // prettier-ignore
+    expect([
+      bottlePath('https://studio.example/rack'),
+      bottlePath('javascript:alert(1)'),
+      bottlePath(`https://studio.example/x${path}`),
+    ]).toEqual([undefined, undefined, undefined])
   })
 })

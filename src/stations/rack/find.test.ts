@@ -17,10 +17,31 @@ const DAY = 86_400_000
 const at = (days: number) => now.getTime() - days * DAY
 let count = 0
 const bottle = (more: Partial<RackBottle>): RackBottle => ({
-  id: `b${count++}`, code: 'ABCD', label: 'Teal', role: 'pour', palette: '', technique: null, hex: '#136a78', sheen: 'satin', isJar: false, ul: 100_000,
-  capacityUl: 240_000, mixedAt: at(1), restUntil: at(0.5), keepUntil: null, movedAt: null, evaporatedUl: 0, levelTimeS: null, readAt: null, w: 0, readW: null,
-  curveB: null, thickens: null, isReference: false, ...more,
-}) // prettier-ignore
+  id: `b${count++}`,
+  code: 'ABCD',
+  label: 'Teal',
+  role: 'pour',
+  palette: '',
+  technique: null,
+  hex: '#136a78',
+  sheen: 'satin',
+  isJar: false,
+  ul: 100_000,
+  capacityUl: 240_000,
+  mixedAt: at(1),
+  restUntil: at(0.5),
+  keepUntil: null,
+  movedAt: null,
+  evaporatedUl: 0,
+  levelTimeS: null,
+  readAt: null,
+  w: 0,
+  readW: null,
+  curveB: null,
+  thickens: null,
+  isReference: false,
+  ...more,
+})
 const sort = (all: RackBottle[], filter: Partial<typeof ALL>, from = 0, most = 100) =>
   sortRack(all, { ...ALL, ...filter }, now, START_BANDS, 'UTC', from, most)
 
@@ -76,9 +97,26 @@ describe('the rack, from the database', () => {
   })
   it('reads every fact in its place', async () => {
     const { studio, ids } = await filled()
-    await studio.run((tx) => tx.q(`update bottle set palette = 'Night', technique = 'swipe', w = 0.25, read_w = 0.5, level_time_s = 2, curve_b = 9, is_reference = true, evaporated_share = 7e-5, read_at = now(), moved_at = now() where studio_id = $1 and vessel_id = $2`, [tx.studioId, ids.Amber])) // prettier-ignore
+    await studio.run((tx) =>
+      tx.q(
+        `update bottle set palette = 'Night', technique = 'swipe', w = 0.25, read_w = 0.5, level_time_s = 2, curve_b = 9, is_reference = true, evaporated_share = 7e-5, read_at = now(), moved_at = now() where studio_id = $1 and vessel_id = $2`,
+        [tx.studioId, ids.Amber],
+      ),
+    )
     const [b] = (await studio.run((tx) => rackBottles(tx, false))).filter((x) => x.id === ids.Amber)
-    expect(b).toMatchObject({ label: 'Amber', palette: 'Night', technique: 'swipe', w: 0.25, readW: 0.5, levelTimeS: 2, curveB: 9, isReference: true, evaporatedUl: 4, ul: 60_000, isJar: false }) // prettier-ignore
+    expect(b).toMatchObject({
+      label: 'Amber',
+      palette: 'Night',
+      technique: 'swipe',
+      w: 0.25,
+      readW: 0.5,
+      levelTimeS: 2,
+      curveB: 9,
+      isReference: true,
+      evaporatedUl: 4,
+      ul: 60_000,
+      isJar: false,
+    })
     expect(b!.code).toMatch(/^[0-9A-HJKMNP-TV-Z]{4}$/)
     expect(Math.abs(b!.readAt! - Date.now())).toBeLessThan(60_000)
     // Without water it keeps nine months.
@@ -88,7 +126,9 @@ describe('the rack, from the database', () => {
 
 describe('the rack, sorted', () => {
   it('comes in chunks with the number of all, shelf after shelf', () => {
-    const all = Array.from({ length: RACK_CHUNK + 20 }, (_, i) => bottle({ label: `B${i}`, palette: i % 2 ? 'Night' : '' }))
+    const all = Array.from({ length: RACK_CHUNK + 20 }, (_, i) =>
+      bottle({ label: `B${i}`, palette: i % 2 ? 'Night' : '' }),
+    )
     const found = sort(all, { by: 'palette' }, RACK_CHUNK, RACK_CHUNK)
     expect(found.total).toBe(80)
     expect(found.shelves).toEqual([
@@ -98,13 +138,27 @@ describe('the rack, sorted', () => {
     expect(found.rows).toHaveLength(20)
     expect(found.rows[0]!.label).toBe('B40')
     expect(found.palettes).toEqual(['Night'])
-  }) // prettier-ignore
+  })
   it('groups by colour, age, consistency and technique', () => {
     const names = (by: (typeof ALL)['by'], all: RackBottle[]) => sort(all, { by }).shelves.map((s) => s.name)
-    expect(names('colour', [bottle({ hex: '#f4f1e8' }), bottle({ hex: '#b01c2e' }), bottle({ hex: null })])).toEqual(['Red', 'White', 'Clear']) // prettier-ignore
-    expect(names('age', [bottle({ mixedAt: at(400) }), bottle({ mixedAt: at(0.1) }), bottle({ mixedAt: at(60) })])).toEqual(['Since yesterday', 'One to three months', 'Older']) // prettier-ignore
-    expect(names('consistency', [bottle({}), bottle({ levelTimeS: 1.5 }), bottle({ levelTimeS: 9 })])).toEqual(['Stands', 'Melts', 'Not read yet']) // prettier-ignore
-    expect(names('technique', [bottle({}), bottle({ technique: 'swipe' }), bottle({ technique: 'ring' })])).toEqual(['Ring or tree-ring pour', 'Swipe or puddle and swipe', 'For anything']) // prettier-ignore
+    expect(names('colour', [bottle({ hex: '#f4f1e8' }), bottle({ hex: '#b01c2e' }), bottle({ hex: null })])).toEqual([
+      'Red',
+      'White',
+      'Clear',
+    ])
+    expect(
+      names('age', [bottle({ mixedAt: at(400) }), bottle({ mixedAt: at(0.1) }), bottle({ mixedAt: at(60) })]),
+    ).toEqual(['Since yesterday', 'One to three months', 'Older'])
+    expect(names('consistency', [bottle({}), bottle({ levelTimeS: 1.5 }), bottle({ levelTimeS: 9 })])).toEqual([
+      'Stands',
+      'Melts',
+      'Not read yet',
+    ])
+    expect(names('technique', [bottle({}), bottle({ technique: 'swipe' }), bottle({ technique: 'ring' })])).toEqual([
+      'Ring or tree-ring pour',
+      'Swipe or puddle and swipe',
+      'For anything',
+    ])
   })
   it('stands on the shelf of what it has become, not of what it was', () => {
     const thick = bottle({ levelTimeS: 1.5, w: 0, readW: 0.1, curveB: 12 })
@@ -135,14 +189,21 @@ describe('what to do', () => {
     const thick = bottle({ label: 'thick', technique: 'straight', levelTimeS: 6, readAt: at(1), readW: 0, curveB: 10 })
     const all = [thick, bottle({ technique: 'straight', levelTimeS: 1.5, readAt: at(0), readW: 0 }), bottle({})]
     expect(tooThick(all, now)).toEqual([thick.id])
-    const todo = (roomUl: number | undefined) => alertsOf(all, now, 'UTC', (id) => (id === thick.id ? roomUl : 0)).find((a) => a.need.kind === 'thickened')!.need.todo // prettier-ignore
+    const todo = (roomUl: number | undefined) =>
+      alertsOf(all, now, 'UTC', (id) => (id === thick.id ? roomUl : 0)).find((a) => a.need.kind === 'thickened')!.need
+        .todo
     expect(todo(undefined)).toMatch(/of water bring it there/)
     expect(todo(1_000)).toMatch(/20.drops of water are all that the limit leaves room for/)
   })
   it('knows that room from what is in the bottle, by the school of the house', async () => {
     const studio = await makeStudio()
     const [teal, flow, water] = [await studio.paint('Teal'), await studio.medium('Flow'), await studio.water()]
-    const mix = (waterUl: number) => studio.bottle('B', [{ materialId: teal, ul: 60_000 }, { materialId: flow, ul: 20_000 }, { materialId: water, ul: waterUl }]) // prettier-ignore
+    const mix = (waterUl: number) =>
+      studio.bottle('B', [
+        { materialId: teal, ul: 60_000 },
+        { materialId: flow, ul: 20_000 },
+        { materialId: water, ul: waterUl },
+      ])
     const [little, much] = [await mix(6_000), await mix(30_000)]
     const verdicts = () => studio.run((tx) => waterVerdicts(tx, [little, much]))
     await studio.run((tx) => tx.q(`update studio set water_school = 'paint-30' where studio_id = $1`, [tx.studioId]))
@@ -152,7 +213,11 @@ describe('what to do', () => {
     expect(await studio.run((tx) => waterVerdicts(tx, []))).toEqual(new Map())
   })
   it('has every date still to come, and none of an empty bottle', () => {
-    const all = [bottle({ keepUntil: now.getTime() + 99 * DAY, restUntil: now.getTime() + 60_000 }), bottle({ ul: 0, keepUntil: now.getTime() + DAY }), bottle({ keepUntil: at(1) })] // prettier-ignore
+    const all = [
+      bottle({ keepUntil: now.getTime() + 99 * DAY, restUntil: now.getTime() + 60_000 }),
+      bottle({ ul: 0, keepUntil: now.getTime() + DAY }),
+      bottle({ keepUntil: at(1) }),
+    ]
     expect(datesOf(all, now, 'UTC').map((d) => d.kind)).toEqual(['rest', 'keep'])
   })
 })

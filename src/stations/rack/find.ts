@@ -12,10 +12,25 @@ import { dayAndTime } from '@/ui/dates'
 import type { RackFilterInput } from './schema'
 
 /** A bottle on a shelf: what is drawn of it, and what it needs. */
-export interface ShelfBottle extends Pick<RackBottle, 'id' | 'label' | 'role' | 'hex' | 'sheen' | 'isJar' | 'ul' | 'capacityUl' | 'mixedAt' | 'restUntil' | 'keepUntil' | 'levelTimeS' | 'isReference'> {
+export interface ShelfBottle extends Pick<
+  RackBottle,
+  | 'id'
+  | 'label'
+  | 'role'
+  | 'hex'
+  | 'sheen'
+  | 'isJar'
+  | 'ul'
+  | 'capacityUl'
+  | 'mixedAt'
+  | 'restUntil'
+  | 'keepUntil'
+  | 'levelTimeS'
+  | 'isReference'
+> {
   readonly expectedS: number | null
   readonly needs: readonly Pick<Need, 'kind' | 'short'>[]
-} // prettier-ignore
+}
 
 export interface FoundRack {
   readonly shelves: readonly { readonly name: string; readonly count: number }[]
@@ -56,7 +71,15 @@ export async function findBottles(
 }
 
 /** As `findBottles`, of bottles that are here already. */
-export function sortRack(all: readonly RackBottle[], filter: RackFilterInput, now: Date, bands: readonly Band[], zone: string, from: number, count: number): FoundRack {
+export function sortRack(
+  all: readonly RackBottle[],
+  filter: RackFilterInput,
+  now: Date,
+  bands: readonly Band[],
+  zone: string,
+  from: number,
+  count: number,
+): FoundRack {
   const words = fold(filter.q).split(' ').filter(Boolean)
   const date = (at: number) => dayAndTime(at, zone)
   // What a bottle needs is asked only of those it has to be known of: to count and narrow, words are not written yet.
@@ -78,7 +101,13 @@ export function sortRack(all: readonly RackBottle[], filter: RackFilterInput, no
   })
   const order = ORDERS[filter.sort]
   const sorted = order ? [...wanted].sort(order) : wanted
-  const grouped = shelves(sorted, (b) => ({ ...b, levelTimeS: facts.get(b)!.expectedS ?? b.levelTimeS }), filter.by as Grouping, now.getTime(), bands)
+  const grouped = shelves(
+    sorted,
+    (b) => ({ ...b, levelTimeS: facts.get(b)!.expectedS ?? b.levelTimeS }),
+    filter.by as Grouping,
+    now.getTime(),
+    bands,
+  )
   const row = grouped.flatMap((s) => s.bottles)
   return {
     shelves: grouped.map((s) => ({ name: s.name, count: s.bottles.length })),
@@ -88,13 +117,25 @@ export function sortRack(all: readonly RackBottle[], filter: RackFilterInput, no
     rows: row.slice(from, from + count).map((b): ShelfBottle => {
       const known = facts.get(b)!
       return {
-        id: b.id, label: b.label, role: b.role, hex: b.hex, sheen: b.sheen, isJar: b.isJar, ul: b.ul, capacityUl: b.capacityUl, mixedAt: b.mixedAt,
-        restUntil: b.restUntil, keepUntil: b.keepUntil, levelTimeS: b.levelTimeS, isReference: b.isReference, expectedS: known.expectedS,
+        id: b.id,
+        label: b.label,
+        role: b.role,
+        hex: b.hex,
+        sheen: b.sheen,
+        isJar: b.isJar,
+        ul: b.ul,
+        capacityUl: b.capacityUl,
+        mixedAt: b.mixedAt,
+        restUntil: b.restUntil,
+        keepUntil: b.keepUntil,
+        levelTimeS: b.levelTimeS,
+        isReference: b.isReference,
+        expectedS: known.expectedS,
         needs: needsOf(known, now.getTime(), date).map(({ kind, short }) => ({ kind, short })),
       }
     }),
   }
-} // prettier-ignore
+}
 
 export interface Alert {
   readonly id: string
@@ -119,9 +160,19 @@ export function alertsOf(
   roomUl: (id: string) => number | undefined,
 ): Alert[] {
   const date = (at: number) => dayAndTime(at, zone)
-  const found = all.flatMap((b) => needsOf({ ...factsOf(b, now.getTime()), roomUl: roomUl(b.id) }, now.getTime(), date).map((need) => ({ id: b.id, label: b.label, hex: b.hex, sheen: b.sheen, need }))) // prettier-ignore
+  const found = all.flatMap((b) =>
+    needsOf({ ...factsOf(b, now.getTime()), roomUl: roomUl(b.id) }, now.getTime(), date).map((need) => ({
+      id: b.id,
+      label: b.label,
+      hex: b.hex,
+      sheen: b.sheen,
+      need,
+    })),
+  )
   const rank = (a: Alert) => (isPressing(a.need.kind) && a.need.due === null ? 0 : a.need.due !== null ? 1 : 2)
-  return found.sort((a, b) => rank(a) - rank(b) || (a.need.due ?? 0) - (b.need.due ?? 0) || a.label.localeCompare(b.label)) // prettier-ignore
+  return found.sort(
+    (a, b) => rank(a) - rank(b) || (a.need.due ?? 0) - (b.need.due ?? 0) || a.label.localeCompare(b.label),
+  )
 }
 
 export interface RackDate {
@@ -139,8 +190,28 @@ export function datesOf(all: readonly RackBottle[], now: Date, zone: string): Ra
   return all
     .filter((b) => b.ul > 0)
     .flatMap((b): RackDate[] => [
-      ...(b.restUntil > now.getTime() ? [{ id: b.id, label: b.label, kind: 'rest' as const, at: b.restUntil, todo: `It has rested since ${date(b.mixedAt)}. Look for bubbles, then it may be poured.` }] : []),
-      ...(b.keepUntil !== null && b.keepUntil > now.getTime() ? [{ id: b.id, label: b.label, kind: 'keep' as const, at: b.keepUntil, todo: `Mixed ${date(b.mixedAt)}. Smell it and look for lumps; plan it into a pour before then.` }] : []),
+      ...(b.restUntil > now.getTime()
+        ? [
+            {
+              id: b.id,
+              label: b.label,
+              kind: 'rest' as const,
+              at: b.restUntil,
+              todo: `It has rested since ${date(b.mixedAt)}. Look for bubbles, then it may be poured.`,
+            },
+          ]
+        : []),
+      ...(b.keepUntil !== null && b.keepUntil > now.getTime()
+        ? [
+            {
+              id: b.id,
+              label: b.label,
+              kind: 'keep' as const,
+              at: b.keepUntil,
+              todo: `Mixed ${date(b.mixedAt)}. Smell it and look for lumps; plan it into a pour before then.`,
+            },
+          ]
+        : []),
     ])
     .sort((a, b) => a.at - b.at)
-} // prettier-ignore
+}

@@ -5,18 +5,21 @@ import type { BottleLook } from '@/ui/BottleGlyph'
 const DAY = 86_400_000
 
 /** How a bottle is drawn, from what is known of it. Times in ms. */
-export function lookOf(b: {
-  hex: string | null
-  sheen: string
-  ul: number
-  capacityUl: number | null
-  mixedAt: number
-  restUntil: number
-  keepUntil: number | null
-  levelTimeS: number | null
-  isReference: boolean
-  isJar: boolean
-}, now: number): BottleLook {
+export function lookOf(
+  b: {
+    hex: string | null
+    sheen: string
+    ul: number
+    capacityUl: number | null
+    mixedAt: number
+    restUntil: number
+    keepUntil: number | null
+    levelTimeS: number | null
+    isReference: boolean
+    isJar: boolean
+  },
+  now: number,
+): BottleLook {
   const whole = Math.max(3_600_000, b.restUntil - b.mixedAt)
   const left = b.keepUntil === null ? Infinity : b.keepUntil - now
   return {
@@ -30,4 +33,4 @@ export function lookOf(b: {
     keep: left <= 0 ? 'past' : left <= KEEP_WARNING_DAYS * DAY ? 'near' : undefined,
     reference: b.isReference,
   }
-} // prettier-ignore
+}

@@ -12,9 +12,17 @@ const DAY = 86_400_000
 describe('a bottle as it is drawn', () => {
   const now = 100 * DAY
   const bottle = {
-    hex: '#136a78', sheen: 'satin', ul: 120_000, capacityUl: 240_000, mixedAt: now - 6 * 3_600_000, restUntil: now + 6 * 3_600_000, keepUntil: now + 200 * DAY,
-    levelTimeS: null, isReference: false, isJar: false,
-  } // prettier-ignore
+    hex: '#136a78',
+    sheen: 'satin',
+    ul: 120_000,
+    capacityUl: 240_000,
+    mixedAt: now - 6 * 3_600_000,
+    restUntil: now + 6 * 3_600_000,
+    keepUntil: now + 200 * DAY,
+    levelTimeS: null,
+    isReference: false,
+    isJar: false,
+  }
   const look = (more: Partial<typeof bottle> & { levelTimeS?: number | null } = {}) =>
     lookOf({ ...bottle, ...more }, now)
   const draw = (more: Parameters<typeof look>[0] = {}) => renderToStaticMarkup(<BottleGlyph id="x" look={look(more)} />)
@@ -25,7 +33,11 @@ describe('a bottle as it is drawn', () => {
     expect(look({ restUntil: now + 90 * DAY }).restLeft).toBeLessThanOrEqual(1)
   })
   it('has a folded corner when its date is near, a full one when it is past', () => {
-    expect([look({ keepUntil: now + 13 * DAY }).keep, look({ keepUntil: now - 1 }).keep, look({ keepUntil: null as unknown as number }).keep]).toEqual(['near', 'past', undefined]) // prettier-ignore
+    expect([
+      look({ keepUntil: now + 13 * DAY }).keep,
+      look({ keepUntil: now - 1 }).keep,
+      look({ keepUntil: null as unknown as number }).keep,
+    ]).toEqual(['near', 'past', undefined])
     const corner = 'M3 30 h20 l-20 20 Z'
     expect(draw()).not.toContain(corner)
     expect(draw({ keepUntil: now - 1 })).toContain(`d="${corner}" fill="#1c1c1c"`)
@@ -46,15 +58,38 @@ describe('a bottle as it is drawn', () => {
 
 describe('what to do', () => {
   const alert = (label: string, kind: Alert['need']['kind'], due: number | null = null): Alert => ({
-    id: label, label, hex: '#136a78', sheen: 'satin', need: { kind, short: '', todo: `Do something about ${label}.`, due },
-  }) // prettier-ignore
+    id: label,
+    label,
+    hex: '#136a78',
+    sheen: 'satin',
+    need: { kind, short: '', todo: `Do something about ${label}.`, due },
+  })
   it('is sorted into now, by date, before the next pour, and when there is time; each with a way to do it', () => {
-    const html = renderToStaticMarkup(<Alerts alerts={[alert('a', 'evaporated'), alert('b', 'resting', 5), alert('c', 'keep', 6), alert('d', 'shake'), alert('e', 'check'), alert('f', 'low'), alert('g', 'thickened')]} />) // prettier-ignore
+    const html = renderToStaticMarkup(
+      <Alerts
+        alerts={[
+          alert('a', 'evaporated'),
+          alert('b', 'resting', 5),
+          alert('c', 'keep', 6),
+          alert('d', 'shake'),
+          alert('e', 'check'),
+          alert('f', 'low'),
+          alert('g', 'thickened'),
+        ]}
+      />,
+    )
     const words = text(html)
     expect(words.indexOf('Now 2')).toBeLessThan(words.indexOf('With a date 2'))
     expect(words.indexOf('With a date 2')).toBeLessThan(words.indexOf('Before the next pour 2'))
     expect(words.indexOf('Before the next pour 2')).toBeLessThan(words.indexOf('When there is time 1'))
-    for (const href of ['/plan/new?bottles=c', '/bench/consistency?bottle=e', '/bench?like=f', '/bench/consistency?bottle=g', '/rack/alerts/calendar']) expect(html).toContain(`href="${href}"`) // prettier-ignore
+    for (const href of [
+      '/plan/new?bottles=c',
+      '/bench/consistency?bottle=e',
+      '/bench?like=f',
+      '/bench/consistency?bottle=g',
+      '/rack/alerts/calendar',
+    ])
+      expect(html).toContain(`href="${href}"`)
   })
   it('is nothing where every bottle is ready', () => {
     expect(text(renderToStaticMarkup(<Alerts alerts={[]} />))).toContain('Every bottle is ready to pour.')

@@ -14,7 +14,10 @@ export async function readQr(file: Blob): Promise<{ path: string } | { trouble: 
   if (!picture) return { trouble: 'This is not a picture Fika can read. Take a photo of the label, or type its code.' }
   for (const size of SIZES) {
     const scale = Math.min(1, size / Math.max(picture.width, picture.height))
-    const [width, height] = [Math.max(1, Math.round(picture.width * scale)), Math.max(1, Math.round(picture.height * scale))] // prettier-ignore
+    const [width, height] = [
+      Math.max(1, Math.round(picture.width * scale)),
+      Math.max(1, Math.round(picture.height * scale)),
+    ]
     const canvas = new OffscreenCanvas(width, height)
     const context = canvas.getContext('2d')!
     context.drawImage(picture, 0, 0, width, height)

@@ -78,11 +78,22 @@ export function rackAddress(filter: RackFilterInput): string {
 }
 
 export const codeSchema = object({
-  code: string().trim().max(20, 'A code has five letters or six. Type it as it stands on the label.').required('Type the code as it stands on the label.'),
-}) // prettier-ignore
-const vesselUl = number().integer().min(1, 'Type how much, more than nothing.').max(3e9, 'That is more than any vessel holds. Check the unit.') // prettier-ignore
+  code: string()
+    .trim()
+    .max(20, 'A code has five letters or six. Type it as it stands on the label.')
+    .required('Type the code as it stands on the label.'),
+})
+const vesselUl = number()
+  .integer()
+  .min(1, 'Type how much, more than nothing.')
+  .max(3e9, 'That is more than any vessel holds. Check the unit.')
 const size = number().integer().min(1).max(3e9).nullable().default(null)
-const tare = number().integer().min(0).max(1e8, 'That is too heavy for an empty bottle. Check the tare.').nullable().default(null) // prettier-ignore
+const tare = number()
+  .integer()
+  .min(0)
+  .max(1e8, 'That is too heavy for an empty bottle. Check the tare.')
+  .nullable()
+  .default(null)
 const label = string()
   .trim()
   .max(120, 'The name is longer than 120 characters. Shorten it.')
@@ -119,9 +130,14 @@ export const addWaterSchema = object({
   requestId: idSchema,
   vesselId: idSchema,
   waterId: idSchema,
-  ul: vesselUl.max(1e8, 'That is more water than any bottle holds. Check the unit.').required('Type how much water went in, like 6 drops.'),
-}) // prettier-ignore
+  ul: vesselUl
+    .max(1e8, 'That is more water than any bottle holds. Check the unit.')
+    .required('Type how much water went in, like 6 drops.'),
+})
 export const shakenSchema = object({ vesselId: idSchema })
 export const stocktakeSchema = object({
-  requestIds: array(idSchema).min(1, 'Weigh at least one bottle first.').max(500, 'Five hundred bottles at once are the most.').required(),
-}) // prettier-ignore
+  requestIds: array(idSchema)
+    .min(1, 'Weigh at least one bottle first.')
+    .max(500, 'Five hundred bottles at once are the most.')
+    .required(),
+})

@@ -15,7 +15,17 @@ import { reclaimAction } from './actions'
 const NEW = 'new'
 
 /** Run-off that was scraped together goes into a jar, by weight; it is of the pour's own mean composition. */
-export function RunOff({ pieceTitle, pourId, jars, units }: { pieceTitle: string; pourId: string; jars: readonly { id: string; label: string }[]; units: UnitSystem }) {
+export function RunOff({
+  pieceTitle,
+  pourId,
+  jars,
+  units,
+}: {
+  pieceTitle: string
+  pourId: string
+  jars: readonly { id: string; label: string }[]
+  units: UnitSystem
+}) {
   const [jar, setJar] = useState(jars[0]?.id ?? NEW)
   const [label, setLabel] = useState(`Run-off, ${pieceTitle}`)
   const [before, setBefore] = useState('')
@@ -32,7 +42,13 @@ export function RunOff({ pieceTitle, pourId, jars, units }: { pieceTitle: string
       const isNew = jar === NEW
       send(
         (requestId) =>
-          reclaimAction({ requestId, pourId, jarId: isNew ? newId : jar, newJar: isNew ? { label, capacityUl: null, tareMg: beforeMg } : null, netMg: Math.max(0, afterMg - beforeMg) }),
+          reclaimAction({
+            requestId,
+            pourId,
+            jarId: isNew ? newId : jar,
+            newJar: isNew ? { label, capacityUl: null, tareMg: beforeMg } : null,
+            netMg: Math.max(0, afterMg - beforeMg),
+          }),
         () => {
           setNewId(uuidv7())
           setBefore('')
@@ -54,7 +70,13 @@ export function RunOff({ pieceTitle, pourId, jars, units }: { pieceTitle: string
       <h2>Keep the run-off</h2>
       <label className="field">
         <span>Into</span>
-        <Select aria-label="Jar" value={jar} onChange={setJar} style={{ width: '100%' }} options={[...jars.map((j) => ({ value: j.id, label: j.label })), { value: NEW, label: 'A new jar' }]} />
+        <Select
+          aria-label="Jar"
+          value={jar}
+          onChange={setJar}
+          style={{ width: '100%' }}
+          options={[...jars.map((j) => ({ value: j.id, label: j.label })), { value: NEW, label: 'A new jar' }]}
+        />
       </label>
       {jar === NEW ? (
         <label className="field">
@@ -66,20 +88,31 @@ export function RunOff({ pieceTitle, pourId, jars, units }: { pieceTitle: string
         <label className="field">
           <span>Jar before</span>
           <span className="row" style={{ margin: 0 }}>
-            <Input value={before} aria-label="Jar before" placeholder="210 g" onChange={(e) => setBefore(e.target.value)} />
+            <Input
+              value={before}
+              aria-label="Jar before"
+              placeholder="210 g"
+              onChange={(e) => setBefore(e.target.value)}
+            />
             {weigh(setBefore)}
           </span>
         </label>
         <label className="field">
           <span>Jar with the run-off</span>
           <span className="row" style={{ margin: 0 }}>
-            <Input value={after} aria-label="Jar with the run-off" placeholder="265 g" onChange={(e) => setAfter(e.target.value)} />
+            <Input
+              value={after}
+              aria-label="Jar with the run-off"
+              placeholder="265 g"
+              onChange={(e) => setAfter(e.target.value)}
+            />
             {weigh(setAfter)}
           </span>
         </label>
       </div>
       <p className="muted">
-        A tight jar; it turns grey and becomes a base coat. No paint solids down the drain. <Link href="/rack">It stands on the rack.</Link>
+        A tight jar; it turns grey and becomes a base coat. No paint solids down the drain.{' '}
+        <Link href="/rack">It stands on the rack.</Link>
       </p>
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
       <Button size="large" loading={pending} onClick={keep}>
@@ -87,4 +120,4 @@ export function RunOff({ pieceTitle, pourId, jars, units }: { pieceTitle: string
       </Button>
     </section>
   )
-} // prettier-ignore
+}

@@ -11,7 +11,16 @@ export const pieceSchema = object({
     .required('Give the piece a title.'),
   dryingNotes: string().max(8000, 'The notes are longer than 8,000 characters. Shorten them.').default(''),
   rating: number().integer().min(1).max(5).nullable().default(null),
-  faults: array(string().oneOf(FAULTS.map((f) => f.key), 'Choose faults from the list.').required()).max(FAULTS.length).default([]), // prettier-ignore
+  faults: array(
+    string()
+      .oneOf(
+        FAULTS.map((f) => f.key),
+        'Choose faults from the list.',
+      )
+      .required(),
+  )
+    .max(FAULTS.length)
+    .default([]),
   fate: string()
     .oneOf([...FATES], 'Choose what becomes of it.')
     .required(),

@@ -21,7 +21,10 @@ export default async function Formulas({ searchParams }: { searchParams: Search 
     <>
       <div className="head">
         <h1>
-          Formulas <span className="sub">{formulas.length} {formulas.length === 1 ? 'colour' : 'colours'} of your own</span>
+          Formulas{' '}
+          <span className="sub">
+            {formulas.length} {formulas.length === 1 ? 'colour' : 'colours'} of your own
+          </span>
         </h1>
         <Link className="go" href="/formulas/new" data-key="n">
           New formula
@@ -51,10 +54,13 @@ export default async function Formulas({ searchParams }: { searchParams: Search 
             bottleId: b.id,
             label: b.label,
             hex: b.hex,
-            text: textOfParts(b.recipe.paints.map((p) => ({ paintId: p.materialId, parts: p.parts })), byId),
+            text: textOfParts(
+              b.recipe.paints.map((p) => ({ paintId: p.materialId, parts: p.parts })),
+              byId,
+            ),
             href: `/formulas/new?paints=${b.recipe.paints.map((p) => p.materialId).join(',')}&parts=${b.recipe.paints.map((p) => p.parts).join(',')}`,
           }))}
       />
     </>
   )
-} // prettier-ignore
+}

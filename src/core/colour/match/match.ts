@@ -49,18 +49,27 @@ export function aimOf(target: Reflectance): Aim {
  * @param paints optics of the paints allowed, at least one
  * @throws Invalid where there is no paint, or more must be in it than may
  */
-export function* matchSteps(target: Reflectance, paints: readonly Optics[], wish: MatchWish): Generator<number, Matched> {
+export function* matchSteps(
+  target: Reflectance,
+  paints: readonly Optics[],
+  wish: MatchWish,
+): Generator<number, Matched> {
   const musts = wish.musts ?? []
   if (paints.length === 0) throw new Invalid('There is no paint to match with. Allow some paints, or bring some in.')
   if (musts.length > wish.most)
-    throw new Invalid(`${musts.length} paints must be in it and at most ${wish.most} may. Allow more paints, or ask for fewer.`)
+    throw new Invalid(
+      `${musts.length} paints must be in it and at most ${wish.most} may. Allow more paints, or ask for fewer.`,
+    )
   const palette = paletteOf(paints)
   const aim = aimOf(target)
   const search = { most: wish.most, musts, keep: KEEP }
   let refined = yield* from(target, [0, 0, 0], 0)
   // What cannot be reached is looked for anew from where the search came out: far off, a linearisation at the target misleads.
   for (let again = 0; again < 2 && refined[0]!.deltaE > FAR; again++) {
-    const base = mixReflectance(refined[0]!.set.map((i) => paints[i]!), [...refined[0]!.amounts])
+    const base = mixReflectance(
+      refined[0]!.set.map((i) => paints[i]!),
+      [...refined[0]!.amounts],
+    )
     const here = xyzToLab(reflectanceToXyz(base))
     const off = aim.lab.map((v, k) => v - here[k]!) as Triple
     const nearer = yield* from(base, inMetric(localMetric(here), off), again + 1)
@@ -88,7 +97,8 @@ export function* matchSteps(target: Reflectance, paints: readonly Optics[], wish
   }
   function* polished(list: Refined[], share: number): Generator<number, Refined[]> {
     const nearest = new Map<string, Refined>()
-    for (const r of list.sort((a, b) => a.deltaE - b.deltaE)) if (!nearest.has(r.set.join())) nearest.set(r.set.join(), r)
+    for (const r of list.sort((a, b) => a.deltaE - b.deltaE))
+      if (!nearest.has(r.set.join())) nearest.set(r.set.join(), r)
     const all = [...nearest.values()]
     for (let i = 0; i < Math.min(POLISHED, all.length); i++) {
       all[i] = polish(palette, aim, all[i]!)
@@ -104,7 +114,7 @@ export function* matchSteps(target: Reflectance, paints: readonly Optics[], wish
   }
   whole.sort((a, b) => a.deltaE - b.deltaE)
   return { exact: refined, whole }
-} // prettier-ignore
+}
 
 /** Runs a search to its end. */
 export function finish<T>(steps: Generator<number, T>): T {

@@ -47,7 +47,12 @@ const SHOWN = 12
  * @param paints optics of the paints that may be added
  * @throws Invalid where nothing is in the cup, or there is nothing to add
  */
-export function* mendSteps(target: Reflectance, cup: Optics, paints: readonly Optics[], wish: MendWish): Generator<number, Mended> {
+export function* mendSteps(
+  target: Reflectance,
+  cup: Optics,
+  paints: readonly Optics[],
+  wish: MendWish,
+): Generator<number, Mended> {
   if (!(wish.cupUl > 0)) throw new Invalid('The cup is empty. Say what went in, and how much.')
   if (paints.length === 0) throw new Invalid('There is no paint to add. Allow some paints.')
   const aim = aimOf(target)
@@ -55,7 +60,11 @@ export function* mendSteps(target: Reflectance, cup: Optics, paints: readonly Op
   const now = deltaE00(labOfSet(palette, [0], [1]), aim.lab)
   if (now <= wish.tolerance) return { now, reached: true, ways: [] }
   const room = wish.roomUl / wish.cupUl
-  const search = screen(pullsAt(target, palette), palette.count, { most: (wish.most + 1) as 2 | 3 | 4, musts: [0], keep: KEEP })
+  const search = screen(pullsAt(target, palette), palette.count, {
+    most: (wish.most + 1) as 2 | 3 | 4,
+    musts: [0],
+    keep: KEEP,
+  })
   let step = search.next()
   while (!step.done) {
     yield 0.4 * step.value
@@ -72,7 +81,12 @@ export function* mendSteps(target: Reflectance, cup: Optics, paints: readonly Op
   found.sort((a, b) => a.deltaE - b.deltaE)
   const ways: Mend[] = []
   for (const [i, start] of found.slice(0, WORKED_OUT).entries()) {
-    const nearest = within(palette, aim, start.deltaE > 0.5 * wish.tolerance ? polish(palette, aim, start, 1) : start, room)
+    const nearest = within(
+      palette,
+      aim,
+      start.deltaE > 0.5 * wish.tolerance ? polish(palette, aim, start, 1) : start,
+      room,
+    )
     const least = nearest.deltaE <= wish.tolerance ? leastVolume(palette, aim, nearest, wish.tolerance) : nearest
     for (const way of inDrops(palette, aim, least, wish)) ways.push(way)
     if (i % 8 === 7) yield 0.7 + (0.3 * i) / WORKED_OUT
@@ -80,7 +94,7 @@ export function* mendSteps(target: Reflectance, cup: Optics, paints: readonly Op
   const good = unlike(ways.filter((w) => w.deltaE <= wish.tolerance).sort((a, b) => a.addedUl - b.addedUl))
   const near = unlike(ways.filter((w) => w.deltaE < now).sort((a, b) => a.deltaE - b.deltaE))
   return { now, reached: good.length > 0, ways: (good.length ? good : near).slice(0, SHOWN) }
-} // prettier-ignore
+}
 
 /** `mendSteps` in one go. */
 export const mend = (target: Reflectance, cup: Optics, paints: readonly Optics[], wish: MendWish) =>

@@ -56,7 +56,10 @@ function describe(f: WholeParts, all: readonly RankedPaint[]): Omit<Candidate, '
     ...f,
     perMl: paints.some((p) => p.perMl === null) ? null : mean((p) => p.perMl!),
     contrastRatio: overCard({
-      optics: mixOptics(paints.map((p) => p.optics), f.parts),
+      optics: mixOptics(
+        paints.map((p) => p.optics),
+        f.parts,
+      ),
       scatter: mean(paintScatter),
       thickness: mean((p) => FILM_THICKNESS[p.body]),
     }).contrastRatio,
@@ -64,7 +67,7 @@ function describe(f: WholeParts, all: readonly RankedPaint[]): Omit<Candidate, '
     sheen: sheenOfMix(shares),
     promise: !isNoPromise(shares),
   }
-} // prettier-ignore
+}
 
 function scoreOf(d: Omit<Candidate, 'score'>, cheapest: number, wanted: Sheen | undefined): number {
   const dearer = d.perMl !== null && cheapest > 0 ? Math.min(3, d.perMl / cheapest - 1) : 0

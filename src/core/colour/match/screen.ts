@@ -35,7 +35,8 @@ export function pullsAt(base: Reflectance, palette: Palette, aim: Triple = [0, 0
     const root = sqrt(q * (q + 2))
     const below = q + 0.4 + root
     const slope = (-0.4 * (1 + (q + 1) / max(root, 1e-9))) / (below * below)
-    for (let c = 0; c < 3; c++) axes[c]![i] = slope * (byXyz[c]![0] * W_X[i]! + byXyz[c]![1] * W_Y[i]! + byXyz[c]![2] * W_Z[i]!)
+    for (let c = 0; c < 3; c++)
+      axes[c]![i] = slope * (byXyz[c]![0] * W_X[i]! + byXyz[c]![1] * W_Y[i]! + byXyz[c]![2] * W_Z[i]!)
     weight[i] = hypot(axes[0]![i]!, axes[1]![i]!, axes[2]![i]!) * q
   }
   const total = weight.reduce((a, b) => a + b, 0) || 1
@@ -55,7 +56,7 @@ export function pullsAt(base: Reflectance, palette: Palette, aim: Triple = [0, 0
     for (let c = 0; c < 3; c++) points[3 * p + c] = v[c]! / s - aim[c]!
   }
   return { points, weights }
-} // prettier-ignore
+}
 
 /** Dot products of all pairs of points, and the squared distance of the origin to each segment between two. */
 interface Geometry {
@@ -129,7 +130,12 @@ function tetrahedron(points: Float64Array, geometry: Geometry, set: readonly num
   }
   return best
 }
-const FACES = [[1, 2, 3], [0, 2, 3], [0, 1, 3], [0, 1, 2]] as const // prettier-ignore
+const FACES = [
+  [1, 2, 3],
+  [0, 2, 3],
+  [0, 1, 3],
+  [0, 1, 2],
+] as const
 
 /** Six times the signed volume of the origin and three points. */
 function volume(p: Float64Array, i: number, j: number, k: number): number {

@@ -15,7 +15,12 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
  * The best formula in whole parts of at most `most` each near a set's best amounts: for every size of the largest
  * part, each other part rounded down and up.
  */
-export function wholeParts(palette: Palette, aim: Aim, { set, amounts }: Refined, most: number): WholeParts | undefined {
+export function wholeParts(
+  palette: Palette,
+  aim: Aim,
+  { set, amounts }: Refined,
+  most: number,
+): WholeParts | undefined {
   const largest = amounts.reduce((m, v) => Math.max(m, v), 0)
   const tried = new Set<string>()
   let best: WholeParts | undefined
@@ -39,6 +44,6 @@ export function wholeParts(palette: Palette, aim: Aim, { set, amounts }: Refined
     }
   }
   return best
-} // prettier-ignore
+}
 
 const sum = (parts: readonly number[]) => parts.reduce((a, b) => a + b, 0)

@@ -5,7 +5,10 @@ const amount = (ul: number) => `${formatSmall(ul)} (${formatSmallBeside(ul)})`
 
 /** What to add, in one sentence, with how sure it is. */
 export function adviceSentence(a: WaterAdvice): string {
-  const range = a.rangeUl[1] > 0 ? ` Eight times in ten it takes ${formatSmall(a.rangeUl[0], a.rangeUl[1])} to ${formatSmall(a.rangeUl[1])}.` : '' // prettier-ignore
+  const range =
+    a.rangeUl[1] > 0
+      ? ` Eight times in ten it takes ${formatSmall(a.rangeUl[0], a.rangeUl[1])} to ${formatSmall(a.rangeUl[1])}.`
+      : ''
   if (a.kind === 'good') return 'It is as wanted. Leave the water alone.'
   if (a.kind === 'too thin')
     return a.unwateredUl > 0

@@ -22,11 +22,15 @@ export function BandScale({
           <li key={b.name} data-here={b === here ? '' : undefined} data-wanted={wanted ? '' : undefined}>
             <Mound levelTimeS={typical(i)} width={92} />
             <b>{b.name}</b>
-            <small>{upTo === Infinity ? `over ${b.fromS} s` : b.fromS === 0 ? `under ${upTo} s` : `${b.fromS}–${upTo} s`}</small>
-            <small className="bands-mark">{[b === here ? 'now' : '', wanted ? 'wanted' : ''].filter(Boolean).join(' · ')}</small>
+            <small>
+              {upTo === Infinity ? `over ${b.fromS} s` : b.fromS === 0 ? `under ${upTo} s` : `${b.fromS}–${upTo} s`}
+            </small>
+            <small className="bands-mark">
+              {[b === here ? 'now' : '', wanted ? 'wanted' : ''].filter(Boolean).join(' · ')}
+            </small>
           </li>
         )
       })}
     </ol>
   )
-} // prettier-ignore
+}

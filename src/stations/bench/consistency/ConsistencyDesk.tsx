@@ -126,13 +126,31 @@ export function ConsistencyDesk({
   )
 }
 
-function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; data: ConsistencyData; bandS: readonly [number, number]; waterId: string | undefined; now: string }) {
+function Reading({
+  bottle,
+  data,
+  bandS,
+  waterId,
+  now,
+}: {
+  bottle: DeskBottle
+  data: ConsistencyData
+  bandS: readonly [number, number]
+  waterId: string | undefined
+  now: string
+}) {
   const [typed, setTyped] = useState('')
   const [trouble, setTrouble] = useState<string>()
   const { send, pending, refusal } = useSend<null>()
   const expected = forecast(bottle.belief, bottle.w)
   const seconds = Math.exp(expected.lnT)
-  const advice = adviseWater({ belief: bottle.belief, w: bottle.w, undilutedUl: undiluted(bottle.w, bottle.ul), bandS, roomUl: bottle.roomUl })
+  const advice = adviseWater({
+    belief: bottle.belief,
+    w: bottle.w,
+    undilutedUl: undiluted(bottle.w, bottle.ul),
+    bandS,
+    roomUl: bottle.roomUl,
+  })
   const firstUl = advice.stepsUl[0] ?? advice.waterUl
   const add = () => {
     const read = typed.trim() ? readVolume(typed, data.units) : { ul: firstUl }
@@ -152,7 +170,13 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
         <section className="panel" aria-label="Water advice">
           <h2>How much water?</h2>
           <div className="big" data-testid="advice" data-ul={firstUl}>
-            {firstUl > 0 ? formatSmall(firstUl) : advice.kind === 'good' ? 'none' : advice.mediumUl ? `${formatMl(advice.mediumUl)} medium` : '—'}
+            {firstUl > 0
+              ? formatSmall(firstUl)
+              : advice.kind === 'good'
+                ? 'none'
+                : advice.mediumUl
+                  ? `${formatMl(advice.mediumUl)} medium`
+                  : '—'}
           </div>
           <p style={{ marginTop: 8 }}>
             {adviceSentence(advice)} {adviceSteps(advice)}
@@ -160,7 +184,14 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
           <p className="muted">{bottle.limit}</p>
           <div className="row">
             <span className="grow">
-              <Input size="large" value={typed} aria-label="Water that went in" placeholder={firstUl > 0 ? formatSmall(firstUl) : '6 drops, 0.4 ml'} onChange={(e) => setTyped(e.target.value)} onPressEnter={add} />
+              <Input
+                size="large"
+                value={typed}
+                aria-label="Water that went in"
+                placeholder={firstUl > 0 ? formatSmall(firstUl) : '6 drops, 0.4 ml'}
+                onChange={(e) => setTyped(e.target.value)}
+                onPressEnter={add}
+              />
             </span>
             <Button size="large" type="primary" loading={pending} onClick={add} disabled={!waterId}>
               Added
@@ -174,7 +205,11 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
           <div className="head" style={{ marginBottom: 6 }}>
             <h2 style={{ margin: 0 }}>{bottle.label}</h2>
             <span className="muted">
-              {bottle.levelTimeS === null ? 'not read yet' : `read ${ago(bottle.readAt!, new Date(now))}: ${bottle.levelTimeS.toFixed(2)} s`} · expected now {seconds.toFixed(1)} s, {Math.exp(expected.lnT - 1.2816 * expected.sd).toFixed(1)} to {Math.exp(expected.lnT + 1.2816 * expected.sd).toFixed(1)}
+              {bottle.levelTimeS === null
+                ? 'not read yet'
+                : `read ${ago(bottle.readAt!, new Date(now))}: ${bottle.levelTimeS.toFixed(2)} s`}{' '}
+              · expected now {seconds.toFixed(1)} s, {Math.exp(expected.lnT - 1.2816 * expected.sd).toFixed(1)} to{' '}
+              {Math.exp(expected.lnT + 1.2816 * expected.sd).toFixed(1)}
             </span>
           </div>
           <BandScale bands={data.bands} wantedS={bandS} nowS={seconds} />
@@ -183,15 +218,13 @@ function Reading({ bottle, data, bandS, waterId, now }: { bottle: DeskBottle; da
           </p>
         </section>
         <section className="panel" aria-label="Curve">
-          <h2>
-            What does water do to {bottle.pair || 'it'}?
-          </h2>
+          <h2>What does water do to {bottle.pair || 'it'}?</h2>
           <CurveChart belief={bottle.belief} points={bottle.points} others={bottle.others} w={bottle.w} bandS={bandS} />
         </section>
       </div>
     </div>
   )
-} // prettier-ignore
+}
 
 const percent = (perDay: number) => (100 * Math.expm1(perDay)).toFixed(1)
 

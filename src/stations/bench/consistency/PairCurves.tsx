@@ -23,21 +23,35 @@ export function PairCurves({ pairs }: { pairs: ConsistencyData['learned'] }) {
               <small>{p.medium}</small>
             </span>
           </span>
-          <svg viewBox={`-4 -4 ${WIDTH + 8} ${HEIGHT + 8}`} width="100%" role="img" aria-label={`Curve of ${p.paint} with ${p.medium}`}>
+          <svg
+            viewBox={`-4 -4 ${WIDTH + 8} ${HEIGHT + 8}`}
+            width="100%"
+            role="img"
+            aria-label={`Curve of ${p.paint} with ${p.medium}`}
+          >
             {[1, 2, 4].map((s) => (
               <path key={s} d={`M0 ${y(Math.log(s))}h${WIDTH}`} stroke="#555" />
             ))}
             <path d={`M0 0V${HEIGHT}H${WIDTH}`} fill="none" stroke="#9a9a9a" />
-            <path d={Array.from({ length: 16 }, (_, i) => `${i ? 'L' : 'M'}${x(i / 100)} ${y(forecast(p.curve, i / 100).lnT)}`).join('')} fill="none" stroke="#f2f2f2" strokeWidth="2.5" />
+            <path
+              d={Array.from(
+                { length: 16 },
+                (_, i) => `${i ? 'L' : 'M'}${x(i / 100)} ${y(forecast(p.curve, i / 100).lnT)}`,
+              ).join('')}
+              fill="none"
+              stroke="#f2f2f2"
+              strokeWidth="2.5"
+            />
             {p.points.map((q, i) => (
               <circle key={i} cx={x(q.w)} cy={y(q.lnT)} r="3.5" fill="#f2f2f2" />
             ))}
           </svg>
           <small>
-            1 ml in 100 ml: {Math.round(100 * (1 - perPercent(p.curve)))} % quicker · {p.points.length} {p.points.length === 1 ? 'reading' : 'readings'} of {p.mixes} {p.mixes === 1 ? 'mix' : 'mixes'}
+            1 ml in 100 ml: {Math.round(100 * (1 - perPercent(p.curve)))} % quicker · {p.points.length}{' '}
+            {p.points.length === 1 ? 'reading' : 'readings'} of {p.mixes} {p.mixes === 1 ? 'mix' : 'mixes'}
           </small>
         </li>
       ))}
     </ul>
   )
-} // prettier-ignore
+}

@@ -35,7 +35,16 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
       const nu = kinematicViscosity(cup, parseNumber(seconds) ?? NaN)
       const levelTimeS = Math.min(600, nu * secondsPerNu(pairs))
       send(
-        (requestId) => readBottleAction({ requestId, vesselId: bottle.id, levelTimeS, sigma: CUP_SIGMA + (pairs.length ? 0.1 : 0.3), tries: [], how: 'flow cup', nu }),
+        (requestId) =>
+          readBottleAction({
+            requestId,
+            vesselId: bottle.id,
+            levelTimeS,
+            sigma: CUP_SIGMA + (pairs.length ? 0.1 : 0.3),
+            tries: [],
+            how: 'flow cup',
+            nu,
+          }),
         () => setSeconds(''),
         'Reading kept',
       )
@@ -43,7 +52,16 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
   const chosen = FLOW_CUPS.find((c) => c.key === cup)!
   return (
     <section className="panel" aria-label="Read">
-      <Segmented<'stopwatch' | 'flow cup'> block value={how} onChange={setHow} options={[{ value: 'stopwatch', label: 'Time the mound' }, { value: 'flow cup', label: 'Flow cup' }]} style={{ marginBottom: 12 }} />
+      <Segmented<'stopwatch' | 'flow cup'>
+        block
+        value={how}
+        onChange={setHow}
+        options={[
+          { value: 'stopwatch', label: 'Time the mound' },
+          { value: 'flow cup', label: 'Flow cup' },
+        ]}
+        style={{ marginBottom: 12 }}
+      />
       {how === 'stopwatch' ? (
         <>
           <button type="button" className="watch" onClick={(e) => watch.press(e.timeStamp)} disabled={pending}>
@@ -67,14 +85,31 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
           <div className="two" style={{ gap: '0 14px' }}>
             <label className="field">
               <span>Cup</span>
-              <Select aria-label="Flow cup" value={cup} onChange={setCup} style={{ width: '100%' }} options={FLOW_CUPS.map((c) => ({ value: c.key, label: c.name }))} />
+              <Select
+                aria-label="Flow cup"
+                value={cup}
+                onChange={setCup}
+                style={{ width: '100%' }}
+                options={FLOW_CUPS.map((c) => ({ value: c.key, label: c.name }))}
+              />
             </label>
             <label className="field">
               <span>Runs out in, s</span>
-              <Input value={seconds} inputMode="decimal" placeholder="45" onChange={(e) => setSeconds(e.target.value)} onPressEnter={keepCup} />
+              <Input
+                value={seconds}
+                inputMode="decimal"
+                placeholder="45"
+                onChange={(e) => setSeconds(e.target.value)}
+                onPressEnter={keepCup}
+              />
             </label>
           </div>
-          <p className="muted">{chosen.source}; good for {chosen.rangeS[0]} to {chosen.rangeS[1]} s. {pairs.length ? `Read as level time by ${pairs.length} mixes that were read both ways.` : 'Read as level time by a start value until mixes were read both ways.'}</p>
+          <p className="muted">
+            {chosen.source}; good for {chosen.rangeS[0]} to {chosen.rangeS[1]} s.{' '}
+            {pairs.length
+              ? `Read as level time by ${pairs.length} mixes that were read both ways.`
+              : 'Read as level time by a start value until mixes were read both ways.'}
+          </p>
           <Button type="primary" size="large" loading={pending} onClick={keepCup}>
             Keep the reading
           </Button>
@@ -83,4 +118,4 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
     </section>
   )
-} // prettier-ignore
+}

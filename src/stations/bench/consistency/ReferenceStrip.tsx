@@ -21,11 +21,29 @@ function thinBy({ waterUl, mediumUl }: Beside): string {
 }
 
 /** All bottles of a palette beside the reference: who is thicker, and how many drops each needs to agree. */
-export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles: readonly DeskBottle[]; waterId: string | undefined; chosen: string; onChoose: (id: string) => void }) {
+export function ReferenceStrip({
+  bottles,
+  waterId,
+  chosen,
+  onChoose,
+}: {
+  bottles: readonly DeskBottle[]
+  waterId: string | undefined
+  chosen: string
+  onChoose: (id: string) => void
+}) {
   const { send, pending, refusal } = useSend<null>()
-  const compared = (b: DeskBottle) => ({ id: b.id, belief: b.belief, w: b.w, undilutedUl: undiluted(b.w, b.ul), roomUl: b.roomUl })
+  const compared = (b: DeskBottle) => ({
+    id: b.id,
+    belief: b.belief,
+    w: b.w,
+    undilutedUl: undiluted(b.w, b.ul),
+    roomUl: b.roomUl,
+  })
   const reference = bottles.find((b) => b.isReference)
-  const beside = reference ? new Map(besideReference(compared(reference), bottles.map(compared)).map((x) => [x.id, x])) : undefined
+  const beside = reference
+    ? new Map(besideReference(compared(reference), bottles.map(compared)).map((x) => [x.id, x]))
+    : undefined
   const likeS = reference ? beside!.get(reference.id)!.levelTimeS : undefined
   return (
     <>
@@ -44,27 +62,54 @@ export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles
               <span>
                 {seconds.toFixed(1)} s{b.points.length ? '' : ', expected'}
               </span>
-              <span className="strip-say">{b.isReference ? 'the reference' : !x ? '' : x.verdict === 'alike' ? 'agrees' : x.verdict === 'thinner' ? 'thinner' : `thicker: ${thinBy(x)}`}</span>
+              <span className="strip-say">
+                {b.isReference
+                  ? 'the reference'
+                  : !x
+                    ? ''
+                    : x.verdict === 'alike'
+                      ? 'agrees'
+                      : x.verdict === 'thinner'
+                        ? 'thinner'
+                        : `thicker: ${thinBy(x)}`}
+              </span>
               {b.isReference ? (
-                <button type="button" className="plain" onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: false }))}>
+                <button
+                  type="button"
+                  className="plain"
+                  onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: false }))}
+                >
                   Not the reference
                 </button>
               ) : reference ? (
                 <span className="strip-do">
-                  {[...new Set([SIX, drops])].filter((n) => n > 0 && n * DROP_UL <= b.roomUl).map((n) => (
-                    <button
-                      key={n}
-                      type="button"
-                      className="go second"
-                      disabled={pending || !waterId}
-                      onClick={() => send((requestId) => correctAction({ requestId, vesselId: b.id, waterId, ul: n * DROP_UL, likeS }), undefined, `${formatSmall(n * DROP_UL)} into ${b.label}, taken to agree now`)}
-                    >
-                      +{isCounted(n * DROP_UL) ? n : formatMl(n * DROP_UL)}
-                    </button>
-                  ))}
+                  {[...new Set([SIX, drops])]
+                    .filter((n) => n > 0 && n * DROP_UL <= b.roomUl)
+                    .map((n) => (
+                      <button
+                        key={n}
+                        type="button"
+                        className="go second"
+                        disabled={pending || !waterId}
+                        onClick={() =>
+                          send(
+                            (requestId) =>
+                              correctAction({ requestId, vesselId: b.id, waterId, ul: n * DROP_UL, likeS }),
+                            undefined,
+                            `${formatSmall(n * DROP_UL)} into ${b.label}, taken to agree now`,
+                          )
+                        }
+                      >
+                        +{isCounted(n * DROP_UL) ? n : formatMl(n * DROP_UL)}
+                      </button>
+                    ))}
                 </span>
               ) : (
-                <button type="button" className="plain" onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: true }))}>
+                <button
+                  type="button"
+                  className="plain"
+                  onClick={() => send(() => referenceAction({ vesselId: b.id, isReference: true }))}
+                >
                   Make it the reference
                 </button>
               )}
@@ -72,8 +117,15 @@ export function ReferenceStrip({ bottles, waterId, chosen, onChoose }: { bottles
           )
         })}
       </ol>
-      {reference ? <p className="muted">A tap books the drops, and takes the bottle to agree with {reference.label} from now on: its curve learns from it. Two whites of different thickness are normal; leave out what has another role.</p> : <p className="muted">Make one bottle the measure, and the others are brought to it.</p>}
+      {reference ? (
+        <p className="muted">
+          A tap books the drops, and takes the bottle to agree with {reference.label} from now on: its curve learns from
+          it. Two whites of different thickness are normal; leave out what has another role.
+        </p>
+      ) : (
+        <p className="muted">Make one bottle the measure, and the others are brought to it.</p>
+      )}
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
     </>
   )
-} // prettier-ignore
+}

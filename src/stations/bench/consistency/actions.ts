@@ -16,7 +16,14 @@ export const waterBottleAction = async (input: unknown) => change('/', waterSche
 export const correctAction = async (input: unknown) =>
   change('/', correctSchema, input, async (tx, c) => {
     await waterBottle(tx, { ...c, note: 'at the table' })
-    await readBottle(tx, { requestId: derivedId(c.requestId, 'by eye'), vesselId: c.vesselId, levelTimeS: c.likeS, sigma: BY_EYE_SIGMA, tries: [], how: 'by eye' }) // prettier-ignore
+    await readBottle(tx, {
+      requestId: derivedId(c.requestId, 'by eye'),
+      vesselId: c.vesselId,
+      levelTimeS: c.likeS,
+      sigma: BY_EYE_SIGMA,
+      tries: [],
+      how: 'by eye',
+    })
   })
 
 /** Makes a bottle the one the others of its palette are brought to; there is one to a palette. */

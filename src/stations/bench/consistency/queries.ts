@@ -46,7 +46,10 @@ export async function consistencyData(tx: Tx, now: Date) {
   const known = await learnedOf(tx)
   const logs = known.fresh
   const [beliefs, portions] = [await beliefsOf(tx, bottles, known, now), await portionsOf(tx, ids)]
-  const names = await materialNames(tx, [...beliefs.values()].flatMap((k) => [k.key.paintId, k.key.mediumId].filter((x) => x !== null))) // prettier-ignore
+  const names = await materialNames(
+    tx,
+    [...beliefs.values()].flatMap((k) => [k.key.paintId, k.key.mediumId].filter((x) => x !== null)),
+  )
   const content = groupBy(portions, (p) => p.vesselId)
   const waters = await listWaters(tx)
   const desk = bottles.flatMap((b): DeskBottle[] => {
@@ -55,12 +58,29 @@ export async function consistencyData(tx: Tx, now: Date) {
     const water = judgeWater(content.get(b.id) ?? [], { school: studio.waterSchool })
     const same = logs.filter((l) => l.vesselId !== b.id && l.paintId === k.key.paintId && l.mediumId === k.key.mediumId)
     const named = [k.key.paintId, k.key.mediumId].flatMap((id) => (id ? (names.get(id) ?? []) : []))
-    return [{
-      id: b.id, label: b.label, hex: b.hex, sheen: b.sheen, palette: b.palette, technique: b.technique, role: b.role as Role, ul: b.ul, w: k.w,
-      levelTimeS: b.levelTimeS, readAt: b.readAt, isReference: b.isReference, belief: k.belief, points: k.points,
-      others: same.flatMap((l) => l.points), pair: named.join(' with '), roomUl: water.roomUl, limit: water.sentence,
-    }]
-  }) // prettier-ignore
+    return [
+      {
+        id: b.id,
+        label: b.label,
+        hex: b.hex,
+        sheen: b.sheen,
+        palette: b.palette,
+        technique: b.technique,
+        role: b.role as Role,
+        ul: b.ul,
+        w: k.w,
+        levelTimeS: b.levelTimeS,
+        readAt: b.readAt,
+        isReference: b.isReference,
+        belief: k.belief,
+        points: k.points,
+        others: same.flatMap((l) => l.points),
+        pair: named.join(' with '),
+        roomUl: water.roomUl,
+        limit: water.sentence,
+      },
+    ]
+  })
   const rules = await houseRules(tx)
   return {
     bottles: desk,

@@ -28,9 +28,9 @@ export function BeginByEye({ open }: { open: readonly OpenMixing[] }) {
       <section className="panel" style={{ maxWidth: 720 }}>
         <h2>Mix by eye</h2>
         <p>
-          Say what goes in and pour as you are used to. Each addition is booked as the scale comes to rest; the recipe is
-          then read back: ratio, shares, and how near the water limit it is. Keep it, scale it, mix it again. A mix left
-          over from another day may go in too, and brings its own composition along.
+          Say what goes in and pour as you are used to. Each addition is booked as the scale comes to rest; the recipe
+          is then read back: ratio, shares, and how near the water limit it is. Keep it, scale it, mix it again. A mix
+          left over from another day may go in too, and brings its own composition along.
         </p>
         {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
         <Button
@@ -38,11 +38,16 @@ export function BeginByEye({ open }: { open: readonly OpenMixing[] }) {
           size="large"
           loading={pending}
           data-key="n"
-          onClick={() => send(() => beginByEyeAction({ id }), (made) => router.push(`/bench/eye/${made.id}`))}
+          onClick={() =>
+            send(
+              () => beginByEyeAction({ id }),
+              (made) => router.push(`/bench/eye/${made.id}`),
+            )
+          }
         >
           Begin
         </Button>
       </section>
     </BenchProviders>
   )
-} // prettier-ignore
+}

@@ -41,7 +41,19 @@ export interface Pourable {
 }
 
 /** Pour first, read after: name what goes in, the scale books each addition, and the recipe is read back. */
-export function EyeScreen({ start, materials, bottles, units, school }: { start: EyeMixing; materials: Material[]; bottles: Pourable[]; units: UnitSystem; school: WaterSchool }) {
+export function EyeScreen({
+  start,
+  materials,
+  bottles,
+  units,
+  school,
+}: {
+  start: EyeMixing
+  materials: Material[]
+  bottles: Pourable[]
+  units: UnitSystem
+  school: WaterSchool
+}) {
   const mix = useMixing(start)
   const scale = useScale()
   const router = useRouter()
@@ -61,7 +73,8 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   useEffect(() => {
     if (settledG === null || sending || filling || state.baselineG === null || !state.now) return
     const added = additionOf(settledG, resolutionG, state.baselineG)
-    if (added !== undefined) void send({ kind: 'add', ul: Math.round((1000 * added) / density), grams: state.baselineG + added })
+    if (added !== undefined)
+      void send({ kind: 'add', ul: Math.round((1000 * added) / density), grams: state.baselineG + added })
   }, [settledG, resolutionG, sending, filling, state.baselineG, state.now, density, send])
 
   const additions = state.additions.flatMap((a): Addition[] => {
@@ -69,10 +82,26 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
     if (m) return [{ materialId: m.id, name: m.name, kind: m.kind, ul: a.ul }]
     const b = bottleById.get(a.id)
     if (!b) return []
-    return portionsOfMix(a.ul, b.content.flatMap((c) => { const part = byId.get(c.materialId); return part ? [{ materialId: part.id, name: part.name, kind: part.kind, ul: c.ul }] : [] }))
+    return portionsOfMix(
+      a.ul,
+      b.content.flatMap((c) => {
+        const part = byId.get(c.materialId)
+        return part ? [{ materialId: part.id, name: part.name, kind: part.kind, ul: c.ul }] : []
+      }),
+    )
   })
   const read = additions.length ? readBack(additions) : undefined
-  const water = read && judgeWater(additions.map((a) => ({ kind: a.kind, ul: a.ul, waterShare: byId.get(a.materialId)!.waterShare, solids: byId.get(a.materialId)!.solids })), { school })
+  const water =
+    read &&
+    judgeWater(
+      additions.map((a) => ({
+        kind: a.kind,
+        ul: a.ul,
+        waterShare: byId.get(a.materialId)!.waterShare,
+        solids: byId.get(a.materialId)!.solids,
+      })),
+      { school },
+    )
   const colour = colourOf(additions.map((a) => ({ material: byId.get(a.materialId)!, parts: a.ul })))
   const live = here && state.baselineG !== null && grams !== null ? grams - state.baselineG : 0
 
@@ -93,11 +122,13 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   const undo = filling ? () => setFilling(false) : state.canUndo ? () => void send({ kind: 'undo' }) : undefined
   useHandKeys({ undo })
   // What is named waits its turn: dropped, the next weight would be booked as what was named before.
-  const choose = (value: string) => void send({ kind: 'name', source: byId.has(value) ? 'material' : 'bottle', id: value }, true)
+  const choose = (value: string) =>
+    void send({ kind: 'name', source: byId.has(value) ? 'material' : 'bottle', id: value }, true)
   if (mix.mixing.ended)
     return (
       <p>
-        This mix is finished. <Link href={mix.mixing.vesselId ? `/rack/${mix.mixing.vesselId}` : '/rack'}>To its bottle</Link>
+        This mix is finished.{' '}
+        <Link href={mix.mixing.vesselId ? `/rack/${mix.mixing.vesselId}` : '/rack'}>To its bottle</Link>
       </p>
     )
   const recent = [...new Set(state.additions.map((a) => a.id))].slice(-5)
@@ -113,108 +144,166 @@ export function EyeScreen({ start, materials, bottles, units, school }: { start:
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: sending }}>
-      <div className="guide frame-dark" data-step={filling ? 'label' : 'eye'}>
-        <header className="guide-head">
-          <h1>Pour first, read after</h1>
-          <span style={{ flex: 1 }} />
-          {draft ? <SaveRecipe draft={draft} role="pour" technique="straight" /> : null}
-          <Link className="go second" href="/bench/eye" onClick={() => router.refresh()}>
-            Leave
-          </Link>
-        </header>
-        <div className="guide-body">
-          <section className="guide-main">
-            {mix.trouble ? <Notice kind="warning">{mix.trouble}</Notice> : null}
-            {filling && read ? (
-              <BottleForm mixingId={start.id} totalUl={state.totalUl} label={start.plan.label} role="pour" units={units} say={setTrouble} />
-            ) : (
-              <>
-                <StepKey label={state.baselineG === null && here ? 'Tare' : typed.trim() ? 'Book what was typed' : 'Into a bottle'} next={next} />
-                <div className="row">
-                  <span className="grow">
-                    <Select
-                      showSearch
-                      size="large"
-                      optionFilterProp="label"
-                      aria-label="What goes in now"
-                      placeholder="What goes in now?"
-                      value={state.now?.id}
-                      style={{ width: '100%' }}
-                      onChange={choose}
-                      options={[
-                        { label: 'Paints', options: list(materials, 'paint') },
-                        { label: 'Mediums', options: [...list(materials, 'medium'), ...list(materials, 'additive')] },
-                        { label: 'Water', options: list(materials, 'water') },
-                        { label: 'Mixes left over', options: bottles.map((b) => ({ value: b.id, label: b.label })) },
-                      ]}
-                    />
-                  </span>
+        <div className="guide frame-dark" data-step={filling ? 'label' : 'eye'}>
+          <header className="guide-head">
+            <h1>Pour first, read after</h1>
+            <span style={{ flex: 1 }} />
+            {draft ? <SaveRecipe draft={draft} role="pour" technique="straight" /> : null}
+            <Link className="go second" href="/bench/eye" onClick={() => router.refresh()}>
+              Leave
+            </Link>
+          </header>
+          <div className="guide-body">
+            <section className="guide-main">
+              {mix.trouble ? <Notice kind="warning">{mix.trouble}</Notice> : null}
+              {filling && read ? (
+                <BottleForm
+                  mixingId={start.id}
+                  totalUl={state.totalUl}
+                  label={start.plan.label}
+                  role="pour"
+                  units={units}
+                  say={setTrouble}
+                />
+              ) : (
+                <>
+                  <StepKey
+                    label={
+                      state.baselineG === null && here ? 'Tare' : typed.trim() ? 'Book what was typed' : 'Into a bottle'
+                    }
+                    next={next}
+                  />
+                  <div className="row">
+                    <span className="grow">
+                      <Select
+                        showSearch
+                        size="large"
+                        optionFilterProp="label"
+                        aria-label="What goes in now"
+                        placeholder="What goes in now?"
+                        value={state.now?.id}
+                        style={{ width: '100%' }}
+                        onChange={choose}
+                        options={[
+                          { label: 'Paints', options: list(materials, 'paint') },
+                          { label: 'Mediums', options: [...list(materials, 'medium'), ...list(materials, 'additive')] },
+                          { label: 'Water', options: list(materials, 'water') },
+                          { label: 'Mixes left over', options: bottles.map((b) => ({ value: b.id, label: b.label })) },
+                        ]}
+                      />
+                    </span>
+                  </div>
+                  <div className="row" style={{ flexWrap: 'wrap' }}>
+                    {recent.map((id) => (
+                      <button
+                        key={id}
+                        type="button"
+                        className="go second"
+                        aria-pressed={id === state.now?.id}
+                        onClick={() => choose(id)}
+                      >
+                        {nameOf(id)}
+                      </button>
+                    ))}
+                  </div>
+                  <div className="guide-number" data-testid="eye-live">
+                    {live > 0.2 ? `+${live.toFixed(1)}` : '0.0'}
+                    <span> g</span>
+                  </div>
+                  <p className="guide-under">
+                    {state.baselineG === null && here
+                      ? 'Set the empty cup on the scale and tap'
+                      : now
+                        ? `pour ${nameOf(state.now!.id)}; it is booked when the scale stands`
+                        : 'say what goes in'}
+                  </p>
+                  <div className="guide-type">
+                    <label>
+                      <span>Or type it</span>
+                      <HandInput
+                        value={typed}
+                        aria-label="What went in, typed"
+                        placeholder="60 ml, 2 fl oz, 64 g"
+                        onChange={(e) => setTyped(e.target.value)}
+                        onEnter={book}
+                        disabled={!state.now}
+                      />
+                    </label>
+                  </div>
+                  <FluidOunceTrap typed={typed} densityGPerMl={density} />
+                  <ol className="eye-list">
+                    {state.additions.map((a, i) => (
+                      <li key={i} data-testid="addition" data-ul={a.ul}>
+                        <Chip hex={byId.get(a.id)?.hex ?? bottleById.get(a.id)?.hex ?? null} /> {nameOf(a.id)}{' '}
+                        <b>{formatMl(a.ul)}</b>
+                      </li>
+                    ))}
+                  </ol>
+                </>
+              )}
+            </section>
+            <aside className="guide-cup">
+              <Cup
+                dark
+                height={250}
+                fullUl={Math.max(60_000, state.totalUl * 1.15)}
+                layers={state.additions.map((a, i) => ({
+                  id: String(i),
+                  ul: a.ul,
+                  label: nameOf(a.id),
+                  hex: byId.get(a.id)?.hex ?? bottleById.get(a.id)?.hex ?? '#e9e9e4',
+                }))}
+              />
+              <ScaleLine scale={scale} wanted={now ? 30 * density : undefined} />
+              {read ? (
+                <div className="eye-read" data-testid="read-back">
+                  <div className="chipline">
+                    {colour ? <Chip hex={colour.hex} size={44} /> : null}
+                    <b style={{ fontSize: '1.5rem' }}>
+                      {read.ratio[1]
+                        ? `${formatRatio([read.ratio[0], 1])}${read.ratio[2] ? `, water ${short(read.ratio[2])}` : ''}`
+                        : 'no paint yet'}
+                    </b>
+                  </div>
+                  <small className="muted">medium : paint by volume · {formatVolume(read.totalUl)}</small>
+                  {colour ? (
+                    <small className="muted" style={{ display: 'block' }}>
+                      colour {colour.how} ΔE00
+                    </small>
+                  ) : null}
+                  <dl className="facts" style={{ marginTop: 8 }}>
+                    {read.shares.slice(0, 6).map((s) => (
+                      <div key={s.materialId} style={{ display: 'contents' }}>
+                        <dt>{s.name}</dt>
+                        <dd>{Math.round(100 * s.share)} %</dd>
+                      </div>
+                    ))}
+                  </dl>
+                  {water ? (
+                    water.within ? (
+                      <p className="muted">{water.sentence}</p>
+                    ) : (
+                      <Notice kind="warning">{water.sentence}</Notice>
+                    )
+                  ) : null}
                 </div>
-                <div className="row" style={{ flexWrap: 'wrap' }}>
-                  {recent.map((id) => (
-                    <button key={id} type="button" className="go second" aria-pressed={id === state.now?.id} onClick={() => choose(id)}>
-                      {nameOf(id)}
-                    </button>
-                  ))}
-                </div>
-                <div className="guide-number" data-testid="eye-live">
-                  {live > 0.2 ? `+${live.toFixed(1)}` : '0.0'}
-                  <span> g</span>
-                </div>
-                <p className="guide-under">{state.baselineG === null && here ? 'Set the empty cup on the scale and tap' : now ? `pour ${nameOf(state.now!.id)}; it is booked when the scale stands` : 'say what goes in'}</p>
-                <div className="guide-type">
-                  <label>
-                    <span>Or type it</span>
-                    <HandInput value={typed} aria-label="What went in, typed" placeholder="60 ml, 2 fl oz, 64 g" onChange={(e) => setTyped(e.target.value)} onEnter={book} disabled={!state.now} />
-                  </label>
-                </div>
-                <FluidOunceTrap typed={typed} densityGPerMl={density} />
-                <ol className="eye-list">
-                  {state.additions.map((a, i) => (
-                    <li key={i} data-testid="addition" data-ul={a.ul}>
-                      <Chip hex={byId.get(a.id)?.hex ?? bottleById.get(a.id)?.hex ?? null} /> {nameOf(a.id)} <b>{formatMl(a.ul)}</b>
-                    </li>
-                  ))}
-                </ol>
-              </>
-            )}
-          </section>
-          <aside className="guide-cup">
-            <Cup dark height={250} fullUl={Math.max(60_000, state.totalUl * 1.15)} layers={state.additions.map((a, i) => ({ id: String(i), ul: a.ul, label: nameOf(a.id), hex: byId.get(a.id)?.hex ?? bottleById.get(a.id)?.hex ?? '#e9e9e4' }))} />
-            <ScaleLine scale={scale} wanted={now ? 30 * density : undefined} />
-            {read ? (
-              <div className="eye-read" data-testid="read-back">
-                <div className="chipline">
-                  {colour ? <Chip hex={colour.hex} size={44} /> : null}
-                  <b style={{ fontSize: '1.5rem' }}>{read.ratio[1] ? `${formatRatio([read.ratio[0], 1])}${read.ratio[2] ? `, water ${short(read.ratio[2])}` : ''}` : 'no paint yet'}</b>
-                </div>
-                <small className="muted">medium : paint by volume · {formatVolume(read.totalUl)}</small>
-                {colour ? <small className="muted" style={{ display: 'block' }}>colour {colour.how} ΔE00</small> : null}
-                <dl className="facts" style={{ marginTop: 8 }}>
-                  {read.shares.slice(0, 6).map((s) => (
-                    <div key={s.materialId} style={{ display: 'contents' }}>
-                      <dt>{s.name}</dt>
-                      <dd>{Math.round(100 * s.share)} %</dd>
-                    </div>
-                  ))}
-                </dl>
-                {water ? water.within ? <p className="muted">{water.sentence}</p> : <Notice kind="warning">{water.sentence}</Notice> : null}
-              </div>
-            ) : null}
-          </aside>
+              ) : null}
+            </aside>
+          </div>
+          <footer className="guide-foot">
+            <button type="button" className="guide-key" onClick={undo} disabled={!undo || sending}>
+              {filling ? 'Back' : 'Undo'} <kbd>Z</kbd>
+            </button>
+            <span ref={setPlace} className="guide-place" />
+          </footer>
         </div>
-        <footer className="guide-foot">
-          <button type="button" className="guide-key" onClick={undo} disabled={!undo || sending}>
-            {filling ? 'Back' : 'Undo'} <kbd>Z</kbd>
-          </button>
-          <span ref={setPlace} className="guide-place" />
-        </footer>
-      </div>
       </KeyPlace>
     </BenchProviders>
   )
-} // prettier-ignore
+}
 
 const short = (n: number) => String(Math.round(n * 100) / 100)
 const list = (materials: readonly Material[], kind: Material['kind']) =>
-  materials.filter((m) => m.kind === kind && !m.inBottle).map((m) => ({ value: m.id, label: m.maker ? `${m.name} · ${m.maker}` : m.name })) // prettier-ignore
+  materials
+    .filter((m) => m.kind === kind && !m.inBottle)
+    .map((m) => ({ value: m.id, label: m.maker ? `${m.name} · ${m.maker}` : m.name }))

@@ -33,7 +33,15 @@ const PLACES = [
 ] as const
 
 /** A mix step by step, full screen: one huge number, one filling cup, one key. */
-export function GuideScreen({ start, bands, units }: { start: GuidedMixing; bands: readonly Band[]; units: UnitSystem }) {
+export function GuideScreen({
+  start,
+  bands,
+  units,
+}: {
+  start: GuidedMixing
+  bands: readonly Band[]
+  units: UnitSystem
+}) {
   const guide = useMixing(start)
   const scale = useScale()
   const { plan } = guide.mixing
@@ -64,63 +72,91 @@ export function GuideScreen({ start, bands, units }: { start: GuidedMixing; band
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: guide.sending }}>
-      <div className="guide frame-dark" data-step={state.step}>
-        <header className="guide-head">
-          <h1>{plan.label || 'A mix'}</h1>
-          <ol className="guide-places" aria-label="Steps">
-            {PLACES.map(([key, name]) => (
-              <li key={key} aria-current={key === here ? 'step' : undefined}>
-                {key === 'pour' && here === 'pour' ? `${name} ${Math.min(plan.lines.length, Math.max(1, state.line + 1))} of ${plan.lines.length}` : name}
-              </li>
-            ))}
-          </ol>
-          <button type="button" className="go second" aria-pressed={sound} onClick={() => setSound(!sound)}>
-            Tone {sound ? 'on' : 'off'}
-          </button>
-          <Link className="go second" href="/bench">
-            Leave
-          </Link>
-        </header>
-        <div className="guide-body">
-          <section className="guide-main" aria-live="polite">
-            {guide.trouble ? <Notice kind="warning">{guide.trouble}</Notice> : null}
-            {state.step === 'prepare' ? <Plain {...step} title="First" list={plan.prepare} otherwise="Nothing to shake. Go on." label="Done" /> : null}
-            {state.step === 'cup' ? <CupStep {...step} /> : null}
-            {state.step === 'pour' ? <PourStep {...step} /> : null}
-            {state.step === 'overshoot' ? <OvershootStep {...step} /> : null}
-            {state.step === 'stir' ? (
-              <Plain {...step} title="Stir" list={['Slowly, no bubbles. Scrape the sides and the floor, stir again.', ...plan.steps]} label="Stirred" />
-            ) : null}
-            {state.step === 'judge' ? <JudgeStep {...step} /> : null}
-            {state.step === 'label' ? <LabelStep {...step} mixingId={start.id} /> : null}
-          </section>
-          <aside className="guide-cup">
-            <Cup layers={shown} fullUl={Math.max(plan.cupUl ?? 0, wholeUl * 1.12, totalUl, 1)} markUl={wholeUl} dark height={380} />
-            <div className="guide-total" data-testid="guide-total" data-ul={Math.round(state.totalUl)}>
-              {formatMl(totalUl)} <small>{formatFlOz(totalUl)}</small>
-            </div>
-            <ScaleLine scale={scale} wanted={pouring ? pouring.leftG : undefined} />
-          </aside>
+        <div className="guide frame-dark" data-step={state.step}>
+          <header className="guide-head">
+            <h1>{plan.label || 'A mix'}</h1>
+            <ol className="guide-places" aria-label="Steps">
+              {PLACES.map(([key, name]) => (
+                <li key={key} aria-current={key === here ? 'step' : undefined}>
+                  {key === 'pour' && here === 'pour'
+                    ? `${name} ${Math.min(plan.lines.length, Math.max(1, state.line + 1))} of ${plan.lines.length}`
+                    : name}
+                </li>
+              ))}
+            </ol>
+            <button type="button" className="go second" aria-pressed={sound} onClick={() => setSound(!sound)}>
+              Tone {sound ? 'on' : 'off'}
+            </button>
+            <Link className="go second" href="/bench">
+              Leave
+            </Link>
+          </header>
+          <div className="guide-body">
+            <section className="guide-main" aria-live="polite">
+              {guide.trouble ? <Notice kind="warning">{guide.trouble}</Notice> : null}
+              {state.step === 'prepare' ? (
+                <Plain {...step} title="First" list={plan.prepare} otherwise="Nothing to shake. Go on." label="Done" />
+              ) : null}
+              {state.step === 'cup' ? <CupStep {...step} /> : null}
+              {state.step === 'pour' ? <PourStep {...step} /> : null}
+              {state.step === 'overshoot' ? <OvershootStep {...step} /> : null}
+              {state.step === 'stir' ? (
+                <Plain
+                  {...step}
+                  title="Stir"
+                  list={['Slowly, no bubbles. Scrape the sides and the floor, stir again.', ...plan.steps]}
+                  label="Stirred"
+                />
+              ) : null}
+              {state.step === 'judge' ? <JudgeStep {...step} /> : null}
+              {state.step === 'label' ? <LabelStep {...step} mixingId={start.id} /> : null}
+            </section>
+            <aside className="guide-cup">
+              <Cup
+                layers={shown}
+                fullUl={Math.max(plan.cupUl ?? 0, wholeUl * 1.12, totalUl, 1)}
+                markUl={wholeUl}
+                dark
+                height={380}
+              />
+              <div className="guide-total" data-testid="guide-total" data-ul={Math.round(state.totalUl)}>
+                {formatMl(totalUl)} <small>{formatFlOz(totalUl)}</small>
+              </div>
+              <ScaleLine scale={scale} wanted={pouring ? pouring.leftG : undefined} />
+            </aside>
+          </div>
+          <footer className="guide-foot">
+            <button type="button" className="guide-key" onClick={undo} disabled={!undo}>
+              Undo <kbd>Z</kbd>
+              <small>{undo ? lastOf(guide.events as readonly GuideEvent[]) : ''}</small>
+            </button>
+            <span ref={setPlace} className="guide-place" />
+          </footer>
         </div>
-        <footer className="guide-foot">
-          <button type="button" className="guide-key" onClick={undo} disabled={!undo}>
-            Undo <kbd>Z</kbd>
-            <small>{undo ? lastOf(guide.events as readonly GuideEvent[]) : ''}</small>
-          </button>
-          <span ref={setPlace} className="guide-place" />
-        </footer>
-      </div>
       </KeyPlace>
     </BenchProviders>
   )
-} // prettier-ignore
+}
 
 const SAID: Readonly<Record<string, string>> = {
-  next: 'the last step', tare: 'the tare', pour: 'the last pour', follow: 'keeping the ratio', keep: 'leaving it', water: 'the last water', reading: 'the last time', good: 'it is good',
-} // prettier-ignore
+  next: 'the last step',
+  tare: 'the tare',
+  pour: 'the last pour',
+  follow: 'keeping the ratio',
+  keep: 'leaving it',
+  water: 'the last water',
+  reading: 'the last time',
+  good: 'it is good',
+}
 const lastOf = (events: readonly GuideEvent[]) => SAID[standing(events).at(-1)?.kind ?? ''] ?? ''
 
-function Plain({ send, title, list, otherwise, label }: StepProps & { title: string; list: readonly string[]; otherwise?: string; label: string }) {
+function Plain({
+  send,
+  title,
+  list,
+  otherwise,
+  label,
+}: StepProps & { title: string; list: readonly string[]; otherwise?: string; label: string }) {
   return (
     <>
       <StepKey label={label} next={() => send({ kind: 'next' })} />
@@ -136,7 +172,7 @@ function Plain({ send, title, list, otherwise, label }: StepProps & { title: str
       )}
     </>
   )
-} // prettier-ignore
+}
 
 function CupStep({ send, scale, plan, say }: StepProps) {
   const next = () => {
@@ -150,13 +186,16 @@ function CupStep({ send, scale, plan, say }: StepProps) {
       <StepKey label={scale.here ? 'Tare' : 'No scale: by volume'} next={next} />
       <h2 className="guide-title">Set the empty cup on the scale</h2>
       <p className="guide-say">
-        {formatMl(sum)} will go in{plan.cupUl ? `; the cup holds ${formatMl(plan.cupUl)}` : ''}. Set the scale to grams: one that shows fl oz takes everything for water.
+        {formatMl(sum)} will go in{plan.cupUl ? `; the cup holds ${formatMl(plan.cupUl)}` : ''}. Set the scale to grams:
+        one that shows fl oz takes everything for water.
       </p>
-      {plan.cupUl !== null && sum > plan.cupUl ? <Notice kind="warning">The cup is too small for this. Take a larger one, or go back and mix less.</Notice> : null}
+      {plan.cupUl !== null && sum > plan.cupUl ? (
+        <Notice kind="warning">The cup is too small for this. Take a larger one, or go back and mix less.</Notice>
+      ) : null}
       {!scale.here ? <p className="guide-say">{scale.why}</p> : null}
     </>
   )
-} // prettier-ignore
+}
 
 function Ended({ vesselId }: { vesselId: string | null }) {
   return (
@@ -176,8 +215,14 @@ function useAwake(): void {
   useEffect(() => {
     let lock: { release: () => Promise<void> } | undefined
     const take = () => {
-      const wake = (navigator as { wakeLock?: { request: (type: 'screen') => Promise<{ release: () => Promise<void> }> } }).wakeLock // prettier-ignore
-      if (document.visibilityState === 'visible') wake?.request('screen').then((l) => (lock = l), () => undefined) // prettier-ignore
+      const wake = (
+        navigator as { wakeLock?: { request: (type: 'screen') => Promise<{ release: () => Promise<void> }> } }
+      ).wakeLock
+      if (document.visibilityState === 'visible')
+        wake?.request('screen').then(
+          (l) => (lock = l),
+          () => undefined,
+        )
     }
     take()
     document.addEventListener('visibilitychange', take)

@@ -37,15 +37,14 @@ function WatchPart({ plan, send, state }: StepProps) {
   return (
     <>
       <StepKey label={watch.running ? 'The mound is gone' : 'The ribbon stops'} next={watch.press} always />
-      <h2 className="guide-title">
-        Time the mound, {watch.turn}
-      </h2>
+      <h2 className="guide-title">Time the mound, {watch.turn}</h2>
       <div className="guide-number guide-number-mid" data-testid="watch">
         {watch.seconds.toFixed(1)}
         <span> s</span>
       </div>
       <p className="guide-under">
-        {watch.running ? 'press when the mound is gone' : 'press when the ribbon stops falling'} · wanted {plan.bandS[0]}–{plan.bandS[1]} s
+        {watch.running ? 'press when the mound is gone' : 'press when the ribbon stops falling'} · wanted{' '}
+        {plan.bandS[0]}–{plan.bandS[1]} s
       </p>
       <p className="guide-say">
         {watch.said ? `So far ${watch.said}. ` : ''}
@@ -60,32 +59,39 @@ function WatchPart({ plan, send, state }: StepProps) {
       </p>
     </>
   )
-} // prettier-ignore
+}
 
 function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProps) {
   const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
   const points = state.readings.map((r) => ({ w: r.atUl / undilutedUl, lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
   const belief = learn(plan.belief, [{ points, tau: 0 }])
   const water = judgeWater(amountsOf(plan, state), { school: plan.school })
-  const advice = adviseWater({ belief, w: state.wateredUl / undilutedUl, undilutedUl, bandS: plan.bandS, roomUl: plan.water ? water.roomUl : 0 })
+  const advice = adviseWater({
+    belief,
+    w: state.wateredUl / undilutedUl,
+    undilutedUl,
+    bandS: plan.bandS,
+    roomUl: plan.water ? water.roomUl : 0,
+  })
   const last = state.readings.at(-1)!
   const good = last.levelTimeS >= plan.bandS[0] && last.levelTimeS <= plan.bandS[1]
   const { typed, setTyped, carry } = useTyped(sendTyped)
-  const onScale = state.baselineG === null ? undefined : additionOf(scale.settledG ?? undefined, scale.resolutionG, state.baselineG)
+  const onScale =
+    state.baselineG === null ? undefined : additionOf(scale.settledG ?? undefined, scale.resolutionG, state.baselineG)
   const weighedUl = plan.water && onScale ? Math.round((1000 * onScale) / plan.water.densityGPerMl) : 0
   const suggestedUl = weighedUl || advice.stepsUl[0] || advice.waterUl
   const add = () =>
     attemptOr(say, () => {
-    const isTyped = typed.trim() !== ''
-    const ul = isTyped ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
-    if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
-    if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
-    // Booked as advised now, what the scale shows a moment later would be taken for more water.
-    if (!isTyped && scale.here && state.baselineG !== null && scale.settledG === null)
-      return say('The scale is still moving. Hands off, then tap again.')
-    const event = { kind: 'water', ul, grams: stillOn(scale.settledG, state.baselineG) } as const
-    if (isTyped) carry(event)
-    else send(event)
+      const isTyped = typed.trim() !== ''
+      const ul = isTyped ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
+      if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
+      if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
+      // Booked as advised now, what the scale shows a moment later would be taken for more water.
+      if (!isTyped && scale.here && state.baselineG !== null && scale.settledG === null)
+        return say('The scale is still moving. Hands off, then tap again.')
+      const event = { kind: 'water', ul, grams: stillOn(scale.settledG, state.baselineG) } as const
+      if (isTyped) carry(event)
+      else send(event)
     })
   const done = !typed.trim() && (suggestedUl <= 0 || (good && !weighedUl))
   const label = done ? 'It is good' : typed.trim() ? 'Added what was typed' : `Added ${formatSmall(suggestedUl)}`
@@ -93,14 +99,23 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
     <>
       <StepKey label={label} next={() => (done ? send({ kind: 'good' }) : add())} />
       <h2 className="guide-title" data-testid="reading">
-        {last.levelTimeS.toFixed(2)} s <small>{last.tries.length > 1 ? `middle of ${last.tries.length}, ${Math.min(...last.tries).toFixed(2)} to ${Math.max(...last.tries).toFixed(2)}` : 'one try'}</small>
+        {last.levelTimeS.toFixed(2)} s{' '}
+        <small>
+          {last.tries.length > 1
+            ? `middle of ${last.tries.length}, ${Math.min(...last.tries).toFixed(2)} to ${Math.max(...last.tries).toFixed(2)}`
+            : 'one try'}
+        </small>
       </h2>
       {good ? (
-        <p className="guide-say guide-loud">It is as wanted: {plan.bandS[0]}–{plan.bandS[1]} s.</p>
+        <p className="guide-say guide-loud">
+          It is as wanted: {plan.bandS[0]}–{plan.bandS[1]} s.
+        </p>
       ) : (
         <>
           <Amount suggestedUl={suggestedUl} mediumUl={advice.mediumUl} weighed={weighedUl > 0} />
-          <p className="guide-say">{adviceSentence(advice)} {adviceSteps(advice)}</p>
+          <p className="guide-say">
+            {adviceSentence(advice)} {adviceSteps(advice)}
+          </p>
         </>
       )}
       <p className="muted">
@@ -109,7 +124,13 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
       <div className="guide-type">
         <label>
           <span>Or type the water</span>
-          <HandInput value={typed} aria-label="Water that went in" placeholder="6 drops, 0.4 ml" onChange={(e) => setTyped(e.target.value)} onEnter={add} />
+          <HandInput
+            value={typed}
+            aria-label="Water that went in"
+            placeholder="6 drops, 0.4 ml"
+            onChange={(e) => setTyped(e.target.value)}
+            onEnter={add}
+          />
         </label>
         {good ? null : (
           <button type="button" className="go second" onClick={() => send({ kind: 'good' })}>
@@ -124,7 +145,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
       </div>
     </>
   )
-} // prettier-ignore
+}
 
 /** What goes in now: drops while one counts them, else ml. */
 function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediumUl: number; weighed: boolean }) {

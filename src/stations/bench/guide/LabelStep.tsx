@@ -13,8 +13,17 @@ import { readDetails, sendToBottle } from './toBottle'
 
 /** The name on the bottle, how large it is, what it weighs empty; then it is booked and rests. */
 export function LabelStep({ plan, state, units, say, mixingId }: StepProps & { mixingId: string }) {
-  return <BottleForm mixingId={mixingId} totalUl={state.totalUl} label={plan.label} role={plan.role} units={units} say={say} />
-} // prettier-ignore
+  return (
+    <BottleForm
+      mixingId={mixingId}
+      totalUl={state.totalUl}
+      label={plan.label}
+      role={plan.role}
+      units={units}
+      say={say}
+    />
+  )
+}
 
 /** Into which bottle a mix goes, by the one key. */
 export function BottleForm({
@@ -32,7 +41,13 @@ export function BottleForm({
   units: UnitSystem
   say: (trouble: string | undefined) => void
 }) {
-  const [typed, setTyped] = useState({ label: first, capacity: '', tare: '', palette: '', rest: String(REST_HOURS.usual) }) // prettier-ignore
+  const [typed, setTyped] = useState({
+    label: first,
+    capacity: '',
+    tare: '',
+    palette: '',
+    rest: String(REST_HOURS.usual),
+  })
   const [role, setRole] = useState(firstRole)
   const [busy, setBusy] = useState(false)
   const [findRest, setFindRest] = useState(false)
@@ -54,7 +69,10 @@ export function BottleForm({
   }
   return (
     <>
-      <StepKey label={busy ? 'Booking…' : findRest ? 'Book it as poured' : 'Book the bottle'} next={() => void book()} />
+      <StepKey
+        label={busy ? 'Booking…' : findRest ? 'Book it as poured' : 'Book the bottle'}
+        next={() => void book()}
+      />
       <h2 className="guide-title">Fill {formatMl(totalUl)} into a bottle</h2>
       <div className="guide-form">
         <label className="field">
@@ -63,26 +81,51 @@ export function BottleForm({
         </label>
         <label className="field">
           <span>Role</span>
-          <Select<Role> size="large" aria-label="Role" value={role} onChange={setRole} style={{ width: '100%' }} options={ROLES.map((r) => ({ value: r, label: r }))} />
+          <Select<Role>
+            size="large"
+            aria-label="Role"
+            value={role}
+            onChange={setRole}
+            style={{ width: '100%' }}
+            options={ROLES.map((r) => ({ value: r, label: r }))}
+          />
         </label>
         <label className="field">
           <span>Bottle holds</span>
-          <Input size="large" value={typed.capacity} placeholder="not given" onChange={(e) => set({ capacity: e.target.value })} />
+          <Input
+            size="large"
+            value={typed.capacity}
+            placeholder="not given"
+            onChange={(e) => set({ capacity: e.target.value })}
+          />
         </label>
         <label className="field">
           <span>Empty bottle weighs</span>
-          <Input size="large" value={typed.tare} placeholder="28 g, if known" onChange={(e) => set({ tare: e.target.value })} />
+          <Input
+            size="large"
+            value={typed.tare}
+            placeholder="28 g, if known"
+            onChange={(e) => set({ tare: e.target.value })}
+          />
         </label>
         <label className="field">
           <span>Palette</span>
-          <Input size="large" value={typed.palette} maxLength={80} placeholder="none" onChange={(e) => set({ palette: e.target.value })} />
+          <Input
+            size="large"
+            value={typed.palette}
+            maxLength={80}
+            placeholder="none"
+            onChange={(e) => set({ palette: e.target.value })}
+          />
         </label>
         <label className="field">
           <span>Rest, hours</span>
           <Input size="large" value={typed.rest} inputMode="decimal" onChange={(e) => set({ rest: e.target.value })} />
         </label>
       </div>
-      <p className="guide-say">Rest overnight; two hours are the bare minimum. The label is printed from the bottle’s page.</p>
+      <p className="guide-say">
+        Rest overnight; two hours are the bare minimum. The label is printed from the bottle’s page.
+      </p>
     </>
   )
-} // prettier-ignore
+}

@@ -11,13 +11,21 @@ export function OvershootStep({ plan, state, send }: StepProps) {
   const tooSmall = over.cupHolds === false
   return (
     <>
-      <StepKey label={tooSmall ? 'Leave it so' : 'Keep the ratio'} next={() => send({ kind: tooSmall ? 'keep' : 'follow' })} />
+      <StepKey
+        label={tooSmall ? 'Leave it so' : 'Keep the ratio'}
+        next={() => send({ kind: tooSmall ? 'keep' : 'follow' })}
+      />
       <h2 className="guide-title" data-testid="overshoot" data-ul={Math.round(over.byUl)}>
         {formatMl(over.byUl)} too much {line.name}
       </h2>
       <p className="guide-say">
-        Nothing is taken out. To keep the ratio the batch grows by <b>{formatMl(over.extraUl)}</b> to <b>{formatMl(over.totalUl)}</b>
-        {over.cupHolds === null ? '.' : over.cupHolds ? ', and the cup holds it.' : `, and the cup holds only ${formatMl(plan.cupUl!)}: move to a larger one first, or leave it so.`}
+        Nothing is taken out. To keep the ratio the batch grows by <b>{formatMl(over.extraUl)}</b> to{' '}
+        <b>{formatMl(over.totalUl)}</b>
+        {over.cupHolds === null
+          ? '.'
+          : over.cupHolds
+            ? ', and the cup holds it.'
+            : `, and the cup holds only ${formatMl(plan.cupUl!)}: move to a larger one first, or leave it so.`}
       </p>
       <table className="sheet guide-table">
         <thead>
@@ -41,15 +49,22 @@ export function OvershootStep({ plan, state, send }: StepProps) {
                 <td className="num">
                   <b>{formatMl(over.targetsUl[i]!)}</b>
                 </td>
-                <td className="num">{more ? `${formatGrams(massMg(more, l.densityGPerMl))} · ${formatMl(more)}` : '—'}</td>
+                <td className="num">
+                  {more ? `${formatGrams(massMg(more, l.densityGPerMl))} · ${formatMl(more)}` : '—'}
+                </td>
               </tr>
             )
           })}
         </tbody>
       </table>
-      <button type="button" className="go second" style={{ marginTop: 16 }} onClick={() => send({ kind: over.cupHolds === false ? 'follow' : 'keep' })}>
+      <button
+        type="button"
+        className="go second"
+        style={{ marginTop: 16 }}
+        onClick={() => send({ kind: over.cupHolds === false ? 'follow' : 'keep' })}
+      >
         {over.cupHolds === false ? 'I have a larger cup: keep the ratio' : 'Leave it so, pour the rest as planned'}
       </button>
     </>
   )
-} // prettier-ignore
+}

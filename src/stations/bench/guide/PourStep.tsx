@@ -28,7 +28,8 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
   // A scale that went away is waited for no longer: the key books by sight or by what is typed.
   const waiting = weighed && asked?.line === state.line
   const grams = stillOn(scale.settledG, state.baselineG)
-  const bySight = () => send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), grams }) // prettier-ignore
+  const bySight = () =>
+    send({ kind: 'pour', ul: Math.max(0, Math.round(pouring.targetUl - (state.pouredUl[state.line] ?? 0))), grams })
 
   const next = () => {
     say(undefined)
@@ -42,7 +43,13 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
     else bySight()
   }
   const planned = line.byDrop ? formatDrops(pouring.targetUl) : formatMl(pouring.leftUl)
-  const label = waiting ? 'Hands off…' : typed.trim() ? 'Book what was typed' : weighed ? 'That is in' : `Poured ${planned}` // prettier-ignore
+  const label = waiting
+    ? 'Hands off…'
+    : typed.trim()
+      ? 'Book what was typed'
+      : weighed
+        ? 'That is in'
+        : `Poured ${planned}`
 
   // Asked for before the scale has shown it: it is taken as soon as it stands. What it shows comes late, on a slow
   // tablet more so; only after a while is a weight that has not changed taken for nothing poured.
@@ -83,7 +90,8 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
             <span> g</span>
           </div>
           <p className="guide-under">
-            {pouring.isThere ? 'That is it' : over ? 'too much' : 'still to pour'} · {formatMl(Math.abs(pouring.leftUl))} · {formatFlOz(Math.abs(pouring.leftUl))}
+            {pouring.isThere ? 'That is it' : over ? 'too much' : 'still to pour'} ·{' '}
+            {formatMl(Math.abs(pouring.leftUl))} · {formatFlOz(Math.abs(pouring.leftUl))}
           </p>
         </>
       )}
@@ -100,21 +108,36 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
         </label>
         <span className="muted">
           of {formatMl(pouring.targetUl)}
-          {weighed ? '' : state.baselineG === null || !scale.here ? ` · ${scale.here ? 'not tared yet' : scale.why}` : ''}
+          {weighed
+            ? ''
+            : state.baselineG === null || !scale.here
+              ? ` · ${scale.here ? 'not tared yet' : scale.why}`
+              : ''}
         </span>
         {scale.here && !line.byDrop ? (
           <button
             type="button"
             className="go second"
             disabled={scale.settledG === null}
-            onClick={() => send({ kind: 'tare', grams: scale.settledG!, heldUl: Math.max(0, Math.round(pouring.inUl - (state.pouredUl[state.line] ?? 0))) })}
+            onClick={() =>
+              send({
+                kind: 'tare',
+                grams: scale.settledG!,
+                heldUl: Math.max(0, Math.round(pouring.inUl - (state.pouredUl[state.line] ?? 0))),
+              })
+            }
           >
             Tare here
           </button>
         ) : null}
       </div>
       <FluidOunceTrap typed={typed} densityGPerMl={line.densityGPerMl} />
-      <WeighOnce line={line} typed={typed} units={units} grams={weighed && scale.settledG !== null && state.baselineG !== null ? scale.settledG - state.baselineG : null} />
+      <WeighOnce
+        line={line}
+        typed={typed}
+        units={units}
+        grams={weighed && scale.settledG !== null && state.baselineG !== null ? scale.settledG - state.baselineG : null}
+      />
     </>
   )
-} // prettier-ignore
+}

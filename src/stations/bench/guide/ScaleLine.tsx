@@ -8,7 +8,13 @@ const RATE = 28
 /** The scale in one line: what it shows, whether it stands; the stand-in can be poured upon. */
 export function ScaleLine({ scale, wanted }: { scale: ReturnType<typeof useScale>; wanted?: number | undefined }) {
   return (
-    <div className="scale-line" data-testid="scale" data-here={scale.here ? '' : undefined} data-grams={scale.grams ?? ''} data-settled={scale.settledG ?? ''}>
+    <div
+      className="scale-line"
+      data-testid="scale"
+      data-here={scale.here ? '' : undefined}
+      data-grams={scale.grams ?? ''}
+      data-settled={scale.settledG ?? ''}
+    >
       {scale.here ? (
         <>
           <b>{scale.overload ? 'Too heavy' : scale.grams === null ? '…' : `${scale.grams.toFixed(1)} g`}</b>
@@ -24,7 +30,13 @@ export function ScaleLine({ scale, wanted }: { scale: ReturnType<typeof useScale
                 type="button"
                 className="plain"
                 disabled={!wanted || wanted <= 0}
-                onClick={() => void scale.ask({ do: 'pour', grams: Math.max(0.1, (wanted ?? 0) * (0.99 + 0.02 * Math.random())), rate: RATE })}
+                onClick={() =>
+                  void scale.ask({
+                    do: 'pour',
+                    grams: Math.max(0.1, (wanted ?? 0) * (0.99 + 0.02 * Math.random())),
+                    rate: RATE,
+                  })
+                }
               >
                 Pour
               </button>
@@ -39,4 +51,4 @@ export function ScaleLine({ scale, wanted }: { scale: ReturnType<typeof useScale
       )}
     </div>
   )
-} // prettier-ignore
+}

@@ -8,11 +8,22 @@ import { useSend } from '@/ui/useSend'
 import { weighOnceAction } from './actions'
 
 /** Weigh once, weigh for ever: a typed volume on a steady scale gives the density, which is remembered. */
-export function WeighOnce({ line, typed, units, grams }: { line: GuideLine; typed: string; units: UnitSystem; grams: number | null }) {
+export function WeighOnce({
+  line,
+  typed,
+  units,
+  grams,
+}: {
+  line: GuideLine
+  typed: string
+  units: UnitSystem
+  grams: number | null
+}) {
   const { send, pending, refusal } = useSend<null>()
   const [kept, setKept] = useState<string>()
   const ml = readMl(typed, units)
-  if (line.source !== 'material' || line.kind === 'water' || grams === null || grams < 2 || !ml || ml < 2) return kept ? <p className="guide-say">{kept}</p> : null
+  if (line.source !== 'material' || line.kind === 'water' || grams === null || grams < 2 || !ml || ml < 2)
+    return kept ? <p className="guide-say">{kept}</p> : null
   const density = grams / ml
   if (density < 0.5 || density > 6) return null
   return (
@@ -34,7 +45,7 @@ export function WeighOnce({ line, typed, units, grams }: { line: GuideLine; type
       {refusal ? ` ${refusal.message}` : ''}
     </p>
   )
-} // prettier-ignore
+}
 
 function readMl(typed: string, units: UnitSystem): number | undefined {
   try {

@@ -17,11 +17,15 @@ export async function beginGuideAction(input: unknown): Promise<Answer<{ id: str
 
 /** Begins a mix that is poured first and read after. */
 export async function beginByEyeAction(input: unknown): Promise<Answer<{ id: string }>> {
-  return perform(object({ id: idSchema, label: string().trim().max(120).default('') }), input, async (tx, { id, label }) => {
-    await beginMixing(tx, { id, kind: 'by eye', plan: { label } })
-    return { id }
-  })
-} // prettier-ignore
+  return perform(
+    object({ id: idSchema, label: string().trim().max(120).default('') }),
+    input,
+    async (tx, { id, label }) => {
+      await beginMixing(tx, { id, kind: 'by eye', plan: { label } })
+      return { id }
+    },
+  )
+}
 
 /** Puts a mix aside for good; what was poured was never booked. */
 export const putAsideAction = async (input: unknown) =>
@@ -29,4 +33,15 @@ export const putAsideAction = async (input: unknown) =>
 
 /** Remembers the density of a material that was measured and weighed. */
 export const weighOnceAction = async (input: unknown) =>
-  change('/', object({ materialId: idSchema, densityGPerMl: number().min(0.5, 'Lighter than anything poured here. Measure and weigh again.').max(6, 'Heavier than anything poured here. Measure and weigh again.').required() }), input, (tx, { materialId, densityGPerMl }) => rememberDensity(tx, materialId, densityGPerMl)) // prettier-ignore
+  change(
+    '/',
+    object({
+      materialId: idSchema,
+      densityGPerMl: number()
+        .min(0.5, 'Lighter than anything poured here. Measure and weigh again.')
+        .max(6, 'Heavier than anything poured here. Measure and weigh again.')
+        .required(),
+    }),
+    input,
+    (tx, { materialId, densityGPerMl }) => rememberDensity(tx, materialId, densityGPerMl),
+  )

@@ -32,7 +32,9 @@ export function prepareSteps(lines: readonly GuideLine[], materials: ReadonlyMap
   const heavy = of.filter((m) => m.kind === 'paint' && m.body === 'heavy')
   const steps: string[] = []
   if (of.some((m) => needsPigmentCare(m.pigments)))
-    steps.push('Gloves on. A pigment here is harmful as dust: never sand or spray it, and follow its label, local codes and licensed practice.') // prettier-ignore
+    steps.push(
+      'Gloves on. A pigment here is harmful as dust: never sand or spray it, and follow its label, local codes and licensed practice.',
+    )
   if (strained.length) steps.push(`Shake and strain ${names(strained)}; rinse the strainer at once.`)
   if (bases.length) steps.push(`Shake ${names(bases)}.`)
   if (stirred.length) steps.push(`Shake or stir ${names(stirred)}.`)
@@ -41,22 +43,56 @@ export function prepareSteps(lines: readonly GuideLine[], materials: ReadonlyMap
 }
 
 /** The plan of a guided mix from what was sent and what the studio has. */
-export function keptPlan(input: BeginGuide, materials: ReadonlyMap<string, Material>, school: WaterSchool, belief: Belief): KeptPlan {
+export function keptPlan(
+  input: BeginGuide,
+  materials: ReadonlyMap<string, Material>,
+  school: WaterSchool,
+  belief: Belief,
+): KeptPlan {
   const lines = input.lines.flatMap((l): GuideLine[] => {
     const m = materials.get(l.id)
     if (!m) return []
-    return [{
-      source: m.inBottle ? 'bottle' : 'material', id: m.id, name: m.name, kind: m.kind, hex: m.hex, densityGPerMl: m.densityGPerMl,
-      solids: m.solids, waterShare: m.waterShare, plannedUl: l.plannedUl, byDrop: l.byDrop,
-    }]
+    return [
+      {
+        source: m.inBottle ? 'bottle' : 'material',
+        id: m.id,
+        name: m.name,
+        kind: m.kind,
+        hex: m.hex,
+        densityGPerMl: m.densityGPerMl,
+        solids: m.solids,
+        waterShare: m.waterShare,
+        plannedUl: l.plannedUl,
+        byDrop: l.byDrop,
+      },
+    ]
   })
   // Mediums first, the strong paints last: a drop too much of medium is mended by paint, not the other way about.
   const ORDER = { medium: 0, paint: 1, additive: 2, water: 3 }
   lines.sort((a, b) => ORDER[a.kind] - ORDER[b.kind])
   const water = materials.get(input.waterId)
   return {
-    lines, cupUl: input.cupUl, prepare: prepareSteps(lines, materials), bandS: [input.bandS[0]!, input.bandS[1]!], school,
-    water: water?.kind === 'water' ? { id: water.id, name: water.name, waterShare: water.waterShare, solids: water.solids, densityGPerMl: water.densityGPerMl } : null,
-    label: input.label, role: input.role, technique: input.technique, recipe: input.recipe, formula: input.formula, steps: input.steps, belief,
+    lines,
+    cupUl: input.cupUl,
+    prepare: prepareSteps(lines, materials),
+    bandS: [input.bandS[0]!, input.bandS[1]!],
+    school,
+    water:
+      water?.kind === 'water'
+        ? {
+            id: water.id,
+            name: water.name,
+            waterShare: water.waterShare,
+            solids: water.solids,
+            densityGPerMl: water.densityGPerMl,
+          }
+        : null,
+    label: input.label,
+    role: input.role,
+    technique: input.technique,
+    recipe: input.recipe,
+    formula: input.formula,
+    steps: input.steps,
+    belief,
   }
-} // prettier-ignore
+}

@@ -39,7 +39,12 @@ export const pouredBy = (plan: GuidePlan, state: GuideState, settledG: number): 
 
 /** Water the mix may still take by the house's limit, as the plan's lines and the watering stand. */
 export function amountsOf(plan: GuidePlan, state: GuideState) {
-  const lines = plan.lines.map((l, i) => ({ kind: l.kind, ul: state.pouredUl[i] ?? 0, waterShare: l.waterShare, solids: l.solids })) // prettier-ignore
+  const lines = plan.lines.map((l, i) => ({
+    kind: l.kind,
+    ul: state.pouredUl[i] ?? 0,
+    waterShare: l.waterShare,
+    solids: l.solids,
+  }))
   const { water } = plan
   return water && state.wateredUl > 0
     ? [...lines, { kind: 'water' as const, ul: state.wateredUl, waterShare: water.waterShare, solids: water.solids }]

@@ -14,12 +14,33 @@ const push = jest.fn()
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push }) }))
 jest.mock('./WeighOnce', () => ({ WeighOnce: () => null }))
 
-const line = (name: string, plannedUl: number): GuideLine => ({ source: 'material', id: name, name, kind: name === 'Flow' ? 'medium' : 'paint', hex: null, densityGPerMl: 1, solids: 0.4, waterShare: 0.5, plannedUl, byDrop: false }) // prettier-ignore
+const line = (name: string, plannedUl: number): GuideLine => ({
+  source: 'material',
+  id: name,
+  name,
+  kind: name === 'Flow' ? 'medium' : 'paint',
+  hex: null,
+  densityGPerMl: 1,
+  solids: 0.4,
+  waterShare: 0.5,
+  plannedUl,
+  byDrop: false,
+})
 const plan = {
-  lines: [line('Flow', 100_000), line('Teal', 50_000)], cupUl: null, prepare: [], bandS: [1, 2], school: 'binder', label: 'Teal', role: 'pour',
-  technique: 'straight', recipe: { paints: [], paintParts: 1, mediums: [], water: null }, formula: null, steps: [], belief: START_BELIEFS.soft,
+  lines: [line('Flow', 100_000), line('Teal', 50_000)],
+  cupUl: null,
+  prepare: [],
+  bandS: [1, 2],
+  school: 'binder',
+  label: 'Teal',
+  role: 'pour',
+  technique: 'straight',
+  recipe: { paints: [], paintParts: 1, mediums: [], water: null },
+  formula: null,
+  steps: [],
+  belief: START_BELIEFS.soft,
   water: { id: 'water', name: 'Water', waterShare: 1, solids: 0, densityGPerMl: 1 },
-} as unknown as KeptPlan // prettier-ignore
+} as unknown as KeptPlan
 const begun: GuideEvent[] = [{ kind: 'next' }, { kind: 'tare', grams: 30 }]
 const poured: GuideEvent[] = [
   ...begun,
@@ -29,7 +50,17 @@ const poured: GuideEvent[] = [
 const judging: GuideEvent[] = [...poured, { kind: 'next' }]
 const reading: GuideEvent = { kind: 'reading', levelTimeS: 4, sigma: 0.08, tries: [4, 4.1, 3.9], how: 'stopwatch' }
 
-const scaleAt = (grams: number | null, settledG: number | null = grams): StepProps['scale'] => ({ here: true, why: '', name: 'Scale', standIn: true, resolutionG: 0.1, overload: false, grams, settledG, ask: async () => undefined }) // prettier-ignore
+const scaleAt = (grams: number | null, settledG: number | null = grams): StepProps['scale'] => ({
+  here: true,
+  why: '',
+  name: 'Scale',
+  standIn: true,
+  resolutionG: 0.1,
+  overload: false,
+  grams,
+  settledG,
+  ask: async () => undefined,
+})
 const gone: StepProps['scale'] = { ...scaleAt(null), here: false, why: 'The scale does not answer.' }
 
 /** A step on the screen, with what it sent and said. */
@@ -46,9 +77,19 @@ function open(Step: (props: StepProps) => React.ReactNode, events: GuideEvent[],
   }
   const draw = (scale: StepProps['scale'], list: GuideEvent[]) => (
     <KeyPlace value={{ place: foot, busy: false }}>
-      <Step plan={plan} state={guideState(plan, list)} scale={scale} send={send} sendTyped={sendTyped} units="metric" bands={START_BANDS} sending={false} say={say} />
+      <Step
+        plan={plan}
+        state={guideState(plan, list)}
+        scale={scale}
+        send={send}
+        sendTyped={sendTyped}
+        units="metric"
+        bands={START_BANDS}
+        sending={false}
+        say={say}
+      />
     </KeyPlace>
-  ) // prettier-ignore
+  )
   const { rerender } = render(draw(first, events))
   return {
     sent,

@@ -9,7 +9,12 @@ class FakeAudio {
   currentTime = 0
   destination = {}
   createOscillator() {
-    const tone = { frequency: { value: 0 }, connect: (x: unknown) => x, start: () => undefined, stop: (seconds: number) => played.push({ hertz: tone.frequency.value, seconds }) } // prettier-ignore
+    const tone = {
+      frequency: { value: 0 },
+      connect: (x: unknown) => x,
+      start: () => undefined,
+      stop: (seconds: number) => played.push({ hertz: tone.frequency.value, seconds }),
+    }
     return tone
   }
   createGain() {

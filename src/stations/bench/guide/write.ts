@@ -40,12 +40,16 @@ export async function beginGuide(tx: Tx, input: BeginGuide): Promise<string> {
 }
 
 /** Adds what happened at a mix, once per request, where it fits what stands. */
-export function noteEvent(tx: Tx, mixingId: string, input: { requestId: string; after: number; event: GuideEvent | EyeEvent }): Promise<AnyMixing> {
+export function noteEvent(
+  tx: Tx,
+  mixingId: string,
+  input: { requestId: string; after: number; event: GuideEvent | EyeEvent },
+): Promise<AnyMixing> {
   return addEvent<KeptPlan, GuideEvent | EyeEvent>(tx, { mixingId, ...input }, (m, events) => {
     if (m.kind === 'guided') guideState(m.plan, events as GuideEvent[])
     else eyeState(events as EyeEvent[])
   })
-} // prettier-ignore
+}
 
 /**
  * Books a finished mix as a bottle: what was poured, its water, and its readings on the curve of its paint. The mix's
@@ -71,13 +75,23 @@ export async function bookMixing(tx: Tx, mixingId: string, details: BookMixing):
 async function pouredAlready(tx: Tx, { detail }: NotEnough): Promise<NotEnough> {
   const { vesselId, haveUl, needUl } = detail as { vesselId: string; haveUl: number; needUl: number }
   const { label } = await findBottle(tx, vesselId)
-  const said = haveUl > 0
-    ? `${label} held ${formatMl(haveUl)} by the books, and ${formatMl(needUl)} of it went in. Book once more, and the ${formatMl(needUl - haveUl)} are booked as found in it; or undo, and pour what it should be.`
-    : `${label} is empty by the books, so nobody knows what came out of it. Undo what emptied it on its page, then book this again.`
+  const said =
+    haveUl > 0
+      ? `${label} held ${formatMl(haveUl)} by the books, and ${formatMl(needUl)} of it went in. Book once more, and the ${formatMl(needUl - haveUl)} are booked as found in it; or undo, and pour what it should be.`
+      : `${label} is empty by the books, so nobody knows what came out of it. Undo what emptied it on its page, then book this again.`
   return new NotEnough(said, { vesselId, haveUl, needUl })
-} // prettier-ignore
+}
 
-const usual = (d: BookMixing) => ({ label: d.label, role: d.role, palette: d.palette, capacityUl: d.capacityUl, tareMg: d.tareMg, restHours: d.restHours, untrackedForRest: true, findRest: d.findRest }) // prettier-ignore
+const usual = (d: BookMixing) => ({
+  label: d.label,
+  role: d.role,
+  palette: d.palette,
+  capacityUl: d.capacityUl,
+  tareMg: d.tareMg,
+  restHours: d.restHours,
+  untrackedForRest: true,
+  findRest: d.findRest,
+})
 
 async function bookGuided(tx: Tx, { id, plan, events }: GuidedMixing, vesselId: string, details: BookMixing) {
   const state = guideState(plan, events)
@@ -87,12 +101,24 @@ async function bookGuided(tx: Tx, { id, plan, events }: GuidedMixing, vesselId: 
     return l.source === 'bottle' ? { vesselId: l.id, ul } : { materialId: l.id, ul }
   })
   const booked = await mixBottle(tx, {
-    requestId: id, vesselId, ...usual(details), recipe: await snapshot(tx, plan.recipe), formula: plan.formula, poured, technique: plan.technique,
-  }) // prettier-ignore
+    requestId: id,
+    vesselId,
+    ...usual(details),
+    recipe: await snapshot(tx, plan.recipe),
+    formula: plan.formula,
+    poured,
+    technique: plan.technique,
+  })
   if (booked.replayed) return
   const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
   if (state.wateredUl > 0 && plan.water)
-    await waterBottle(tx, { requestId: derivedId(id, 'water'), vesselId, waterId: plan.water.id, ul: state.wateredUl, note: 'to consistency' }) // prettier-ignore
+    await waterBottle(tx, {
+      requestId: derivedId(id, 'water'),
+      vesselId,
+      waterId: plan.water.id,
+      ul: state.wateredUl,
+      note: 'to consistency',
+    })
   const last = state.readings.at(-1)
   if (!last) return
   const key = (await curveKeys(tx, [vesselId])).get(vesselId)!
@@ -118,10 +144,20 @@ async function bookByEye(tx: Tx, { id, events }: EyeMixing, vesselId: string, de
   const { additions } = eyeState(events)
   if (additions.length === 0)
     throw new Invalid('Nothing has been poured yet. Pour something in, and the recipe is read back.')
-  const poured = additions.map((a): Source => (a.source === 'bottle' ? { vesselId: a.id, ul: a.ul } : { materialId: a.id, ul: a.ul })) // prettier-ignore
+  const poured = additions.map((a): Source =>
+    a.source === 'bottle' ? { vesselId: a.id, ul: a.ul } : { materialId: a.id, ul: a.ul },
+  )
   const booked = await mixBottle(tx, {
-    requestId: id, vesselId, ...usual(details), recipe: { paintParts: 0, paints: [], mediums: [], water: null }, poured,
-  }) // prettier-ignore
+    requestId: id,
+    vesselId,
+    ...usual(details),
+    recipe: { paintParts: 0, paints: [], mediums: [], water: null },
+    poured,
+  })
   if (!booked.replayed)
-    await tx.q('update bottle set recipe = $3 where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId, JSON.stringify(await recipeOfContent(tx, vesselId))]) // prettier-ignore
+    await tx.q('update bottle set recipe = $3 where studio_id = $1 and vessel_id = $2', [
+      tx.studioId,
+      vesselId,
+      JSON.stringify(await recipeOfContent(tx, vesselId)),
+    ])
 }

@@ -343,7 +343,8 @@ function BandsAndShelf({ rules }: { rules: RulesRow }) {
   const [rows, setRows] = useState(rules.bands.map((b) => ({ name: b.name, fromS: String(b.fromS) })))
   const [shelf, setShelf] = useState(String(rules.shelfC))
   const { send, pending, refusal } = useSend<null>()
-  const set = (i: number, part: Partial<{ name: string; fromS: string }>) => setRows(rows.map((r, k) => (k === i ? { ...r, ...part } : r)))
+  const set = (i: number, part: Partial<{ name: string; fromS: string }>) =>
+    setRows(rows.map((r, k) => (k === i ? { ...r, ...part } : r)))
   const read = (r: { name: string; fromS: string }): Band => ({ name: r.name, fromS: parseNumber(r.fromS) ?? NaN })
   return (
     <div className="two">
@@ -353,25 +354,60 @@ function BandsAndShelf({ rules }: { rules: RulesRow }) {
           <div key={i} className="row">
             <Mound levelTimeS={parseNumber(r.fromS) ?? 1} width={70} />
             <span className="grow">
-              <Input value={r.name} maxLength={30} aria-label={`Name of band ${i + 1}`} onChange={(e) => set(i, { name: e.target.value })} />
+              <Input
+                value={r.name}
+                maxLength={30}
+                aria-label={`Name of band ${i + 1}`}
+                onChange={(e) => set(i, { name: e.target.value })}
+              />
             </span>
             from
-            <Input value={r.fromS} inputMode="decimal" style={{ width: 84 }} aria-label={`Seconds of band ${i + 1}`} onChange={(e) => set(i, { fromS: e.target.value })} />s
+            <Input
+              value={r.fromS}
+              inputMode="decimal"
+              style={{ width: 84 }}
+              aria-label={`Seconds of band ${i + 1}`}
+              onChange={(e) => set(i, { fromS: e.target.value })}
+            />
+            s
           </div>
         ))}
         <div className="row">
-          <Button type="primary" loading={pending} onClick={() => send(() => bandsAction({ bands: rows.map(read) }), undefined, 'Kept')}>
+          <Button
+            type="primary"
+            loading={pending}
+            onClick={() => send(() => bandsAction({ bands: rows.map(read) }), undefined, 'Kept')}
+          >
             Keep the bands
           </Button>
-          <Button onClick={() => { setRows(START_BANDS.map((b) => ({ name: b.name, fromS: String(b.fromS) }))); send(() => bandsAction({ bands: null })) }}>As usual</Button>
+          <Button
+            onClick={() => {
+              setRows(START_BANDS.map((b) => ({ name: b.name, fromS: String(b.fromS) })))
+              send(() => bandsAction({ bands: null }))
+            }}
+          >
+            As usual
+          </Button>
         </div>
         {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
       </section>
       <section className="panel">
         <h2>How warm the rack stands</h2>
         <div className="row">
-          <Input value={shelf} inputMode="numeric" style={{ width: 100 }} aria-label="How warm the rack stands" onChange={(e) => setShelf(e.target.value)} /> °C
-          <Button loading={pending} onClick={() => send(() => shelfAction({ shelfC: parseNumber(shelf) }), undefined, 'Kept; what keeps was worked out anew')}>
+          <Input
+            value={shelf}
+            inputMode="numeric"
+            style={{ width: 100 }}
+            aria-label="How warm the rack stands"
+            onChange={(e) => setShelf(e.target.value)}
+          />{' '}
+          °C
+          <Button
+            loading={pending}
+            onClick={() =>
+              send(() => shelfAction({ shelfC: parseNumber(shelf) }), undefined, 'Kept; what keeps was worked out anew')
+            }
+          >
             Keep
           </Button>
         </div>
@@ -379,4 +415,4 @@ function BandsAndShelf({ rules }: { rules: RulesRow }) {
       </section>
     </div>
   )
-} // prettier-ignore
+}

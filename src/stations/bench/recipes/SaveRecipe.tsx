@@ -11,12 +11,29 @@ import { saveRecipeAction } from './actions'
 
 /** What is kept of a draft: all that was typed, but for the amounts. */
 export const bodyOf = (draft: Draft, role: Role, technique: string) => ({
-  paints: draft.paints.filter((p) => p.id), mediums: draft.mediums.filter((m) => m.id), ratio: draft.ratio, waterId: draft.waterId,
-  waterParts: draft.waterParts, drops: draft.drops.filter((d) => d.id), steps: draft.steps.filter((s) => s.trim()), role, technique,
-}) // prettier-ignore
+  paints: draft.paints.filter((p) => p.id),
+  mediums: draft.mediums.filter((m) => m.id),
+  ratio: draft.ratio,
+  waterId: draft.waterId,
+  waterParts: draft.waterParts,
+  drops: draft.drops.filter((d) => d.id),
+  steps: draft.steps.filter((s) => s.trim()),
+  role,
+  technique,
+})
 
 /** Keeps the recipe under a name, or as the next version of the one it was opened from. */
-export function SaveRecipe({ draft, role, technique, known }: { draft: Draft; role: Role; technique: string; known?: { id: string; name: string; version: number } | undefined }) {
+export function SaveRecipe({
+  draft,
+  role,
+  technique,
+  known,
+}: {
+  draft: Draft
+  role: Role
+  technique: string
+  known?: { id: string; name: string; version: number } | undefined
+}) {
   const [open, setOpen] = useState(false)
   const [name, setName] = useState(known?.name ?? '')
   const [note, setNote] = useState('')
@@ -33,10 +50,26 @@ export function SaveRecipe({ draft, role, technique, known }: { draft: Draft; ro
       <Button size="large" onClick={() => setOpen(true)}>
         Keep the recipe
       </Button>
-      <Modal title="Keep the recipe" open={open} onCancel={() => setOpen(false)} onOk={save} okText={known && id === known.id ? `Keep as version ${known.version + 1}` : 'Keep it'} confirmLoading={pending} destroyOnHidden>
+      <Modal
+        title="Keep the recipe"
+        open={open}
+        onCancel={() => setOpen(false)}
+        onOk={save}
+        okText={known && id === known.id ? `Keep as version ${known.version + 1}` : 'Keep it'}
+        confirmLoading={pending}
+        destroyOnHidden
+      >
         <label className="field">
           <span>Name of the recipe</span>
-          <Input size="large" value={name} maxLength={120} onChange={(e) => { setName(e.target.value); if (known && id === known.id && e.target.value !== known.name) setId(uuidv7()) }} />
+          <Input
+            size="large"
+            value={name}
+            maxLength={120}
+            onChange={(e) => {
+              setName(e.target.value)
+              if (known && id === known.id && e.target.value !== known.name) setId(uuidv7())
+            }}
+          />
         </label>
         <label className="field">
           <span>What is new in it</span>
@@ -46,4 +79,4 @@ export function SaveRecipe({ draft, role, technique, known }: { draft: Draft; ro
       </Modal>
     </>
   )
-} // prettier-ignore
+}

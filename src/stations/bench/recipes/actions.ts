@@ -41,6 +41,9 @@ export const shelfAction = async (input: unknown) =>
        where b.studio_id = $1 and b.emptied_at is null and v.kind = 'bottle'`,
       [tx.studioId],
     )
-    await refreshKeep(tx, rows.map((r) => r.id)) // prettier-ignore
+    await refreshKeep(
+      tx,
+      rows.map((r) => r.id),
+    )
     tx.touched.add('rack')
   })

@@ -78,11 +78,16 @@ export const schoolSchema = object({
     .default(null),
 })
 export const bandsSchema = object({
-  bands: array(object({ name: string().trim().max(30).default(''), fromS: number().typeError('Type seconds as a number, like 2.').required() }))
+  bands: array(
+    object({
+      name: string().trim().max(30).default(''),
+      fromS: number().typeError('Type seconds as a number, like 2.').required(),
+    }),
+  )
     .max(10)
     .nullable()
     .default(null),
-}) // prettier-ignore
+})
 export const shelfSchema = object({
   shelfC: number()
     .typeError('Type how warm the rack stands in °C, like 20.')

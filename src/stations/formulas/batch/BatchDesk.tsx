@@ -69,8 +69,13 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
       <div className="batch-head">
         <Chip hex={state.keptHex} sheen="matte" size={44} />
         <span>
-          <b>{formatMl(state.paintUl)} of paint</b> in {state.containers} {state.containers === 1 ? 'container' : 'containers'}, {state.medium} medium and {state.water} water to one of paint
-          <small className="muted"> {batch.formulaName}, version {batch.formulaVersion}</small>
+          <b>{formatMl(state.paintUl)} of paint</b> in {state.containers}{' '}
+          {state.containers === 1 ? 'container' : 'containers'}, {state.medium} medium and {state.water} water to one of
+          paint
+          <small className="muted">
+            {' '}
+            {batch.formulaName}, version {batch.formulaVersion}
+          </small>
         </span>
         <Button className="no-print" onClick={() => window.print()}>
           Print the card
@@ -81,7 +86,14 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
         {plan.containers.map((c, i) => (
           <section className="panel" key={i} aria-label={`Container ${i + 1}`}>
             <h2>Container {i + 1}</h2>
-            <ContainerPicture plan={c} paints={byId} sizeUl={state.sizeUl} hex={state.readings[i]?.hex ?? state.keptHex} done={state.done} index={i} />
+            <ContainerPicture
+              plan={c}
+              paints={byId}
+              sizeUl={state.sizeUl}
+              hex={state.readings[i]?.hex ?? state.keptHex}
+              done={state.done}
+              index={i}
+            />
             <Steps plan={c} index={i} state={state} paints={byId} toggle={toggle} />
             <div className="no-print batch-read">
               <p style={{ margin: '12px 0 6px' }}>
@@ -89,13 +101,32 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
               </p>
               <ColourReader
                 label="Read this one"
-                under={[{ label: 'this container', hex: shifted(state.keptHex, (i % 2 ? -1.4 : 1.2) / 3 ** state.boxed) }, { label: 'the kept swatch', hex: state.keptHex }]}
-                onRead={(r) => keep((now) => ({ ...now, readings: at(now.readings, i, { hex: r.hex, reflectance: r.reflectance === null ? null : [...r.reflectance] }, now.containers) }))}
+                under={[
+                  { label: 'this container', hex: shifted(state.keptHex, (i % 2 ? -1.4 : 1.2) / 3 ** state.boxed) },
+                  { label: 'the kept swatch', hex: state.keptHex },
+                ]}
+                onRead={(r) =>
+                  keep((now) => ({
+                    ...now,
+                    readings: at(
+                      now.readings,
+                      i,
+                      { hex: r.hex, reflectance: r.reflectance === null ? null : [...r.reflectance] },
+                      now.containers,
+                    ),
+                  }))
+                }
               />
               {state.readings[i] ? (
                 <p className="chipline">
-                  <SplitDisc left={state.keptHex} right={state.readings[i].hex} labels={['Kept', 'this container']} size={56} />
-                  {differenceInWords(deltaE00(keptLab, hexToLab(state.readings[i].hex)))}, ΔE00 {deltaE00(keptLab, hexToLab(state.readings[i].hex)).toFixed(1)}
+                  <SplitDisc
+                    left={state.keptHex}
+                    right={state.readings[i].hex}
+                    labels={['Kept', 'this container']}
+                    size={56}
+                  />
+                  {differenceInWords(deltaE00(keptLab, hexToLab(state.readings[i].hex)))}, ΔE00{' '}
+                  {deltaE00(keptLab, hexToLab(state.readings[i].hex)).toFixed(1)}
                 </p>
               ) : null}
             </div>
@@ -107,7 +138,9 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
         {state.containers === 1 ? (
           <p className="muted">One container is alike by itself.</p>
         ) : read.length < state.containers ? (
-          <p className="muted">Read every container: then Fika says whether they are one batch, and how often to box them.</p>
+          <p className="muted">
+            Read every container: then Fika says whether they are one batch, and how often to box them.
+          </p>
         ) : (
           <Alike state={state} onBoxed={() => keep((now) => ({ ...now, boxed: now.boxed + 1, readings: [] }))} />
         )}
@@ -115,14 +148,17 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
           <Button type="primary" size="large" loading={pending} onClick={() => keep((now) => now, !batch.done)}>
             {batch.done ? 'Open it again' : 'The batch is done'}
           </Button>
-          <Link className="go second" href={`/bench?paints=${paints.map((p) => p.id).join(',')}&parts=${paints.map((p) => p.parts).join(',')}&formula=${batch.formulaId}.${batch.formulaVersion}&ul=${plan.containers.reduce((s, c) => s + c.totalUl, 0)}`}>
+          <Link
+            className="go second"
+            href={`/bench?paints=${paints.map((p) => p.id).join(',')}&parts=${paints.map((p) => p.parts).join(',')}&formula=${batch.formulaId}.${batch.formulaVersion}&ul=${plan.containers.reduce((s, c) => s + c.totalUl, 0)}`}
+          >
             Book it at the bench
           </Link>
         </div>
       </section>
     </>
   )
-} // prettier-ignore
+}
 
 function tryPlan(
   paints: readonly BatchPaint[],
@@ -141,8 +177,14 @@ const at = <T,>(list: readonly (T | null | undefined)[], i: number, value: T, le
 
 /** The kept colour a little lighter or darker: what a stand-in reader may find in a container. */
 function shifted(hex: string, by: number): string {
-  return `#${[1, 3, 5].map((k) => Math.min(255, Math.max(0, Math.round(parseInt(hex.slice(k, k + 2), 16) * (1 + by / 40)))).toString(16).padStart(2, '0')).join('')}`
-} // prettier-ignore
+  return `#${[1, 3, 5]
+    .map((k) =>
+      Math.min(255, Math.max(0, Math.round(parseInt(hex.slice(k, k + 2), 16) * (1 + by / 40))))
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`
+}
 
 function Steps({
   plan,
@@ -158,8 +200,16 @@ function Steps({
   toggle: (key: string) => void
 }) {
   const rows: { key: string; ul: number; text: string; hint?: string; hex: string | null }[] = [
-    ...(plan.sampleUl ? [{ key: `${index}/sample`, ul: plan.sampleUl, text: 'of the sample', hex: state.keptHex }] : []),
-    ...plan.steps.map((s, k) => ({ key: `${index}/${k}`, ul: s.ul, text: paints.get(s.id)!.name, hex: paints.get(s.id)!.hex, ...(s.look ? { hint: 'stir, look' } : {}) })),
+    ...(plan.sampleUl
+      ? [{ key: `${index}/sample`, ul: plan.sampleUl, text: 'of the sample', hex: state.keptHex }]
+      : []),
+    ...plan.steps.map((s, k) => ({
+      key: `${index}/${k}`,
+      ul: s.ul,
+      text: paints.get(s.id)!.name,
+      hex: paints.get(s.id)!.hex,
+      ...(s.look ? { hint: 'stir, look' } : {}),
+    })),
     { key: `${index}/medium`, ul: plan.mediumUl, text: 'medium, to the mark', hex: null },
     { key: `${index}/water`, ul: plan.waterUl, text: 'water, by and by', hint: 'compare again', hex: null },
   ].filter((r) => r.ul > 0)
@@ -183,10 +233,24 @@ function Steps({
       ))}
     </ol>
   )
-} // prettier-ignore
+}
 
 /** The container filling up as its steps are ticked, with the mark it is to reach. */
-function ContainerPicture({ plan, paints, sizeUl, hex, done, index }: { plan: ContainerPlan; paints: ReadonlyMap<string, BatchPaint>; sizeUl: number; hex: string; done: readonly string[]; index: number }) {
+function ContainerPicture({
+  plan,
+  paints,
+  sizeUl,
+  hex,
+  done,
+  index,
+}: {
+  plan: ContainerPlan
+  paints: ReadonlyMap<string, BatchPaint>
+  sizeUl: number
+  hex: string
+  done: readonly string[]
+  index: number
+}) {
   const layers = [
     { key: `${index}/sample`, ul: plan.sampleUl, hex },
     ...plan.steps.map((s, k) => ({ key: `${index}/${k}`, ul: s.ul, hex: paints.get(s.id)!.hex })),
@@ -196,37 +260,63 @@ function ContainerPicture({ plan, paints, sizeUl, hex, done, index }: { plan: Co
   const scale = 150 / Math.max(sizeUl, plan.totalUl)
   const tops = layers.reduce<number[]>((ys, l) => [...ys, (ys.at(-1) ?? 162) - l.ul * scale], [])
   return (
-    <svg viewBox="0 0 320 170" width="100%" height="170" role="img" aria-label={`${formatMl(plan.totalUl)} of ${formatMl(sizeUl)}`}>
+    <svg
+      viewBox="0 0 320 170"
+      width="100%"
+      height="170"
+      role="img"
+      aria-label={`${formatMl(plan.totalUl)} of ${formatMl(sizeUl)}`}
+    >
       {layers.map((l, i) => (
-        <rect key={l.key} x="72" y={tops[i]} width="176" height={l.ul * scale} fill={done.includes(l.key) ? l.hex : '#fff'} stroke="#8a8a8a" strokeDasharray={done.includes(l.key) ? undefined : '3 4'} strokeWidth="1" />
+        <rect
+          key={l.key}
+          x="72"
+          y={tops[i]}
+          width="176"
+          height={l.ul * scale}
+          fill={done.includes(l.key) ? l.hex : '#fff'}
+          stroke="#8a8a8a"
+          strokeDasharray={done.includes(l.key) ? undefined : '3 4'}
+          strokeWidth="1"
+        />
       ))}
       <path d="M70 8V162H250V8" fill="none" stroke="#1c1c1c" strokeWidth="4" strokeLinejoin="round" />
       <path d={`M60 ${162 - plan.totalUl * scale}H260`} stroke="#1c1c1c" strokeWidth="2.5" strokeDasharray="8 6" />
-      <text x="266" y={167 - plan.totalUl * scale} fontSize="14" fill="#1c1c1c">{formatMl(plan.totalUl)}</text>
+      <text x="266" y={167 - plan.totalUl * scale} fontSize="14" fill="#1c1c1c">
+        {formatMl(plan.totalUl)}
+      </text>
     </svg>
   )
-} // prettier-ignore
+}
 
 /** Whether the containers are one batch, by reading; and how often to box them if not. */
 function Alike({ state, onBoxed }: { state: BatchState; onBoxed: () => void }) {
   const hexes = state.readings.map((r) => r!.hex)
   const apart = farthestApart(hexes.map(hexToLab))
-  const { passes, apart: after } = boxing(hexes.map((hex) => opticsOf({ optics: null, hex, strength: 'normal' })), hexes.map(() => 1), SHARE)
+  const { passes, apart: after } = boxing(
+    hexes.map((hex) => opticsOf({ optics: null, hex, strength: 'normal' })),
+    hexes.map(() => 1),
+    SHARE,
+  )
   if (apart < ALIKE)
     return (
       <p>
-        <b>One batch:</b> the two most unlike are ΔE00 {apart.toFixed(1)} apart{state.boxed ? `, after boxing ${state.boxed === 1 ? 'once' : `${state.boxed} times`}` : ''}. Now medium to the mark, then water, and compare again.
+        <b>One batch:</b> the two most unlike are ΔE00 {apart.toFixed(1)} apart
+        {state.boxed ? `, after boxing ${state.boxed === 1 ? 'once' : `${state.boxed} times`}` : ''}. Now medium to the
+        mark, then water, and compare again.
       </p>
     )
   return (
     <>
       <p>
         The two most unlike are <b>ΔE00 {apart.toFixed(1)}</b> apart.{' '}
-        {passes === undefined ? 'Pour all of it into one vessel instead.' : `Box them ${passes === 1 ? 'once' : `${passes} times`}: pour half of each into the next, round the ring, stir each. That leaves ΔE00 ${after.at(-1)!.toFixed(1)}.`}
+        {passes === undefined
+          ? 'Pour all of it into one vessel instead.'
+          : `Box them ${passes === 1 ? 'once' : `${passes} times`}: pour half of each into the next, round the ring, stir each. That leaves ΔE00 ${after.at(-1)!.toFixed(1)}.`}
       </p>
       <Button size="large" onClick={onBoxed}>
         Boxed once
       </Button>
     </>
   )
-} // prettier-ignore
+}

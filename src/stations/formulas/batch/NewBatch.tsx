@@ -27,14 +27,29 @@ export interface BatchFormula {
 }
 
 /** Plans a large batch of a named colour: how much, in how many containers, with what sample and what carries it. */
-export function NewBatch({ formulas, start, units }: { formulas: readonly BatchFormula[]; start: string | undefined; units: UnitSystem }) {
+export function NewBatch({
+  formulas,
+  start,
+  units,
+}: {
+  formulas: readonly BatchFormula[]
+  start: string | undefined
+  units: UnitSystem
+}) {
   const router = useRouter()
   const [id] = useState(() => uuidv7())
   const [formulaId, setFormulaId] = useState(formulas.some((f) => f.id === start) ? start : formulas[0]?.id)
   const us = units === 'us'
   const [f, setF] = useState({
-    title: '', paint: us ? '16 fl oz' : '400 ml', containers: '2', size: us ? '32 fl oz' : '1 l', sample: us ? '1 fl oz' : '30 ml', sampleMedium: '0 ml', medium: '2', water: '0.1',
-  }) // prettier-ignore
+    title: '',
+    paint: us ? '16 fl oz' : '400 ml',
+    containers: '2',
+    size: us ? '32 fl oz' : '1 l',
+    sample: us ? '1 fl oz' : '30 ml',
+    sampleMedium: '0 ml',
+    medium: '2',
+    water: '0.1',
+  })
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<{ id: string; revision: number }>()
   const formula = formulas.find((x) => x.id === formulaId)
@@ -58,7 +73,8 @@ export function NewBatch({ formulas, start, units }: { formulas: readonly BatchF
       }
       const number = (text: string, what: string) => {
         const value = parseNumber(text)
-        if (value === undefined) throw new FikaError('Invalid', `“${text}” is not a number for ${what}. Type it like 2.`)
+        if (value === undefined)
+          throw new FikaError('Invalid', `“${text}” is not a number for ${what}. Type it like 2.`)
         return value
       }
       const state = stateSchema.cast({
@@ -73,7 +89,16 @@ export function NewBatch({ formulas, start, units }: { formulas: readonly BatchF
       })
       planBatch(formula.paints, state)
       send(
-        () => saveBatchAction({ id, revision: 0, title: f.title || `${formula.name}, large`, formulaId: formula.id, formulaVersion: formula.version, state, finished: false }),
+        () =>
+          saveBatchAction({
+            id,
+            revision: 0,
+            title: f.title || `${formula.name}, large`,
+            formulaId: formula.id,
+            formulaVersion: formula.version,
+            state,
+            finished: false,
+          }),
         () => router.push(`/formulas/batch/${id}`),
       )
     })
@@ -127,4 +152,4 @@ export function NewBatch({ formulas, start, units }: { formulas: readonly BatchF
       </div>
     </section>
   )
-} // prettier-ignore
+}

@@ -11,7 +11,10 @@ export function batchPaints(parts: readonly FormulaPart[], paints: Paints): Batc
     return material ? [{ material, parts: Number(p.parts) }] : []
   })
   if (list.length === 0) return []
-  const pull = pulls(list.map((l) => opticsOf(l.material)), list.map((l) => l.parts)) // prettier-ignore
+  const pull = pulls(
+    list.map((l) => opticsOf(l.material)),
+    list.map((l) => l.parts),
+  )
   return list.map((l, i) => ({
     id: l.material.id,
     name: l.material.name,

@@ -21,7 +21,10 @@ const read = (row: Batch): Batch => ({ ...row, state: stateSchema.cast(row.state
 
 /** Batches, those under way first, newest first. */
 export async function listBatches(tx: Tx): Promise<Batch[]> {
-  const rows = await tx.q<Batch>(`select ${BATCH} where b.studio_id = $1 order by b.done_at is not null, b.created_at desc limit 100`, [tx.studioId]) // prettier-ignore
+  const rows = await tx.q<Batch>(
+    `select ${BATCH} where b.studio_id = $1 order by b.done_at is not null, b.created_at desc limit 100`,
+    [tx.studioId],
+  )
   return rows.map(read)
 }
 

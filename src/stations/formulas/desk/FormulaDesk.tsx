@@ -75,22 +75,19 @@ export function FormulaDesk({
   const batchUl = typedBatch.ul ?? 100_000
   const view = useMemo(() => viewOf(rows, unit, batchUl, byId, film), [rows, unit, batchUl, byId, film])
   const { used, prediction } = view
-  const shift = useMemo(
-    () =>
-      wetDryShift(
-        pairsOf(wetDry),
-        medium || null,
-        medium ? USUAL_MEDIUM : 0,
-      ),
-    [wetDry, medium],
-  )
+  const shift = useMemo(() => wetDryShift(pairsOf(wetDry), medium || null, medium ? USUAL_MEDIUM : 0), [wetDry, medium])
   const ground = studio.find((c) => `${c.kind}:${c.id}` === groundKey)
   const overGround =
     prediction && ground
       ? { label: ground.label, ground: ground.hex, hex: lookOver(prediction.film, ground.hex) }
       : undefined
   const wetHex = prediction ? showOnScreen(wetOf(prediction.lab, shift)).hex : undefined
-  const sure = prediction ? sureWords(prediction, used.map((u) => u.material.name)) : undefined
+  const sure = prediction
+    ? sureWords(
+        prediction,
+        used.map((u) => u.material.name),
+      )
+    : undefined
   // The very version that was painted out needs no estimate.
   const painted =
     kept?.dryHex && prediction && JSON.stringify(rows) === JSON.stringify(start.rows)
@@ -120,12 +117,15 @@ export function FormulaDesk({
             <dl className="facts">
               <dt>How sure</dt>
               <dd>
-                {painted === undefined ? sure.how : `painted out: the real swatch lies ΔE00 ${painted.toFixed(1)} from what is computed`}
+                {painted === undefined
+                  ? sure.how
+                  : `painted out: the real swatch lies ΔE00 ${painted.toFixed(1)} from what is computed`}
                 {sure.next && painted === undefined ? <small className="muted said-under">{sure.next}</small> : null}
               </dd>
               <dt>Dry</dt>
               <dd>
-                {prediction.hex}, lightness {prediction.lab[0].toFixed(0)}, chroma {labToLch(prediction.lab)[1].toFixed(0)}, hue {labToLch(prediction.lab)[2].toFixed(0)}°
+                {prediction.hex}, lightness {prediction.lab[0].toFixed(0)}, chroma{' '}
+                {labToLch(prediction.lab)[1].toFixed(0)}, hue {labToLch(prediction.lab)[2].toFixed(0)}°
                 {prediction.clipped ? ', more vivid than the screen can show' : ''}
               </dd>
               <dt>Wet</dt>
@@ -138,10 +138,17 @@ export function FormulaDesk({
                     value={medium}
                     onChange={setMedium}
                     style={{ minWidth: 170 }}
-                    options={[{ value: '', label: 'nothing, paint alone' }, ...MEDIUM_KINDS.map((k) => ({ value: k, label: k }))]}
+                    options={[
+                      { value: '', label: 'nothing, paint alone' },
+                      ...MEDIUM_KINDS.map((k) => ({ value: k, label: k })),
+                    ]}
                   />
                 </span>
-                <small className="muted">{shift.pairs ? `learned from ${shift.pairs} wet and dry pairs` : 'common practice; no pair of this studio yet'}</small>
+                <small className="muted">
+                  {shift.pairs
+                    ? `learned from ${shift.pairs} wet and dry pairs`
+                    : 'common practice; no pair of this studio yet'}
+                </small>
               </dd>
               <dt>Film</dt>
               <dd>
@@ -150,7 +157,11 @@ export function FormulaDesk({
                   aria-label="How thick it lies"
                   value={film}
                   onChange={setFilm}
-                  options={[{ value: 0.4, label: 'thin' }, { value: 1, label: 'usual' }, { value: 2, label: 'thick' }]}
+                  options={[
+                    { value: 0.4, label: 'thin' },
+                    { value: 1, label: 'usual' },
+                    { value: 2, label: 'thick' },
+                  ]}
                 />{' '}
                 {prediction.hidesAt === undefined
                   ? 'never hides'
@@ -158,7 +169,9 @@ export function FormulaDesk({
                     ? `hides from ${prediction.hidesAt.toFixed(1)} usual films on`
                     : 'hides in a usual film'}
                 , {prediction.sheen}
-                {prediction.sheens.length > 1 ? `: ${prediction.sheens.map((s) => `${Math.round(100 * s.share)} % ${s.sheen}`).join(', ')}` : ''}
+                {prediction.sheens.length > 1
+                  ? `: ${prediction.sheens.map((s) => `${Math.round(100 * s.share)} % ${s.sheen}`).join(', ')}`
+                  : ''}
               </dd>
               <dt>Laid over</dt>
               <dd>
@@ -186,11 +199,14 @@ export function FormulaDesk({
               </dd>
             </dl>
           ) : (
-            <p className="muted" style={{ margin: 0 }}>Choose paints and give them amounts: the colour is worked out as you type.</p>
+            <p className="muted" style={{ margin: 0 }}>
+              Choose paints and give them amounts: the colour is worked out as you type.
+            </p>
           )}
           {needsPigmentCare(pigments) ? (
             <Notice kind="warning">
-              A pigment in it needs care: gloves, no sanding or spraying, nothing down the drain. The product’s label and local rules come first.
+              A pigment in it needs care: gloves, no sanding or spraying, nothing down the drain. The product’s label
+              and local rules come first.
             </Notice>
           ) : null}
         </section>
@@ -230,13 +246,20 @@ export function FormulaDesk({
           {unit === 'parts' ? (
             <label className="field" style={{ margin: '14px 0 0' }}>
               <span>Paint in the batch</span>
-              <Input value={batch} onChange={(e) => setBatch(e.target.value)} status={typedBatch.error ? 'error' : ''} />
+              <Input
+                value={batch}
+                onChange={(e) => setBatch(e.target.value)}
+                status={typedBatch.error ? 'error' : ''}
+              />
               <small className="muted">{typedBatch.error ?? ''}</small>
             </label>
           ) : null}
           {used.length ? (
             <div className="tools" style={{ margin: '14px 0 0' }}>
-              <Link className="go second" href={`/bench?paints=${ids}&parts=${parts}${kept ? `&formula=${kept.id}.${kept.version}` : ''}`}>
+              <Link
+                className="go second"
+                href={`/bench?paints=${ids}&parts=${parts}${kept ? `&formula=${kept.id}.${kept.version}` : ''}`}
+              >
                 Mix it at the bench
               </Link>
               {target ? null : (
@@ -260,4 +283,4 @@ export function FormulaDesk({
       </div>
     </div>
   )
-} // prettier-ignore
+}

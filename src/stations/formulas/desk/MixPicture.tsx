@@ -24,15 +24,24 @@ export function MixPicture({
   const width = Math.min(110, 560 / Math.max(1, used.length))
   return (
     <div className="neutral mix-picture">
-      <svg viewBox="0 0 600 330" width="100%" role="img" aria-label={prediction ? `The mix dries to about ${prediction.hex}` : 'No mix yet'}>
+      <svg
+        viewBox="0 0 600 330"
+        width="100%"
+        role="img"
+        aria-label={prediction ? `The mix dries to about ${prediction.hex}` : 'No mix yet'}
+      >
         {prediction ? (
           <>
             <rect width="410" height="210" fill={prediction.hex} />
             <rect width="410" height="210" fill={sheenFill(prediction.sheen)} />
             <rect x="410" width="190" height="210" fill={wetHex} />
             <rect x="410" width="190" height="210" fill={sheenFill('gloss')} opacity=".55" />
-            <text x="12" y="200" className="on-swatch">dry</text>
-            <text x="422" y="200" className="on-swatch">wet</text>
+            <text x="12" y="200" className="on-swatch">
+              dry
+            </text>
+            <text x="422" y="200" className="on-swatch">
+              wet
+            </text>
           </>
         ) : (
           <rect width="600" height="210" fill="none" stroke="#fff" strokeDasharray="8 8" />
@@ -48,7 +57,13 @@ export function MixPicture({
                 d={`M${x + 16 - inset(100 - h)} ${322 - h}L${x + 16} 322H${x + width - 16}L${x + width - 16 + inset(100 - h)} ${322 - h}z`}
                 fill={u.material.hex!}
               />
-              <path d={`M${x + 6} 226l10 98h${width - 32}l10-98`} fill="none" stroke="#1c1c1c" strokeWidth="2.5" strokeLinejoin="round" />
+              <path
+                d={`M${x + 6} 226l10 98h${width - 32}l10-98`}
+                fill="none"
+                stroke="#1c1c1c"
+                strokeWidth="2.5"
+                strokeLinejoin="round"
+              />
             </g>
           )
         })}
@@ -56,7 +71,13 @@ export function MixPicture({
       {prediction ? (
         <div className="mix-beside">
           <figure>
-            <svg viewBox="0 0 150 110" width="150" height="110" role="img" aria-label={`Over a card: contrast ratio ${prediction.contrastRatio.toFixed(2)}`}>
+            <svg
+              viewBox="0 0 150 110"
+              width="150"
+              height="110"
+              role="img"
+              aria-label={`Over a card: contrast ratio ${prediction.contrastRatio.toFixed(2)}`}
+            >
               <rect width="75" height="110" fill="#fbfbfb" />
               <rect x="75" width="75" height="110" fill="#161616" />
               <rect x="14" y="22" width="61" height="66" fill={prediction.overWhite} />
@@ -67,7 +88,13 @@ export function MixPicture({
           </figure>
           {over ? (
             <figure>
-              <svg viewBox="0 0 150 74" width="150" height="74" role="img" aria-label={`Over ${over.label}: ${over.hex}`}>
+              <svg
+                viewBox="0 0 150 74"
+                width="150"
+                height="74"
+                role="img"
+                aria-label={`Over ${over.label}: ${over.hex}`}
+              >
                 <rect width="150" height="74" fill={over.ground} />
                 <rect x="40" y="14" width="110" height="46" fill={over.hex} />
               </svg>
@@ -79,7 +106,7 @@ export function MixPicture({
       ) : null}
     </div>
   )
-} // prettier-ignore
+}
 
 function Against({ prediction, target }: { prediction: Prediction; target: Target }) {
   const off = deltaE00(prediction.lab, labOfTarget(target))
@@ -93,7 +120,7 @@ function Against({ prediction, target }: { prediction: Prediction; target: Targe
       </figcaption>
     </figure>
   )
-} // prettier-ignore
+}
 
 /** What a contrast ratio means at the table. Classes of ISO 6504-3; 0.9 common practice. */
 export function hidingWords(ratio: number): string {

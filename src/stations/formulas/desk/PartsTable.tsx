@@ -27,12 +27,20 @@ export function PartsTable({
   const total = view.used.reduce((s, u) => s + u.parts, 0)
   return (
     <>
-      <Segmented block options={[...UNITS]} value={unit} onChange={onUnit} aria-label="Unit of the amounts" style={{ marginBottom: 12 }} />
+      <Segmented
+        block
+        options={[...UNITS]}
+        value={unit}
+        onChange={onUnit}
+        aria-label="Unit of the amounts"
+        style={{ marginBottom: 12 }}
+      />
       {rows.map((r, i) => {
         const material = paints.find((p) => p.id === r.id)
         const at = view.used.findIndex((u) => u.material.id === r.id)
         const used = view.used[at]
-        const strong = used && view.prediction && isStrong({ id: r.id, parts: used.parts, pull: view.prediction.pull[at]! }, total)
+        const strong =
+          used && view.prediction && isStrong({ id: r.id, parts: used.parts, pull: view.prediction.pull[at]! }, total)
         return (
           <div className="part" key={i}>
             <Chip hex={material?.hex ?? null} sheen={material?.sheen ?? 'satin'} size={34} />
@@ -59,19 +67,27 @@ export function PartsTable({
               inputMode="decimal"
               onChange={(e) => set(i, { amount: e.target.value })}
             />
-            <Button aria-label={`Leave ${material?.name ?? 'it'} out`} onClick={() => onRows(rows.filter((_, k) => k !== i))}>
+            <Button
+              aria-label={`Leave ${material?.name ?? 'it'} out`}
+              onClick={() => onRows(rows.filter((_, k) => k !== i))}
+            >
               ×
             </Button>
             {used ? (
               <small className="muted part-note">
-                {(100 * used.share).toFixed(used.share < 0.1 ? 1 : 0)} % · {formatMl(used.ul)} · {used.oneDrop >= 0.05 ? `one drop more: ΔE ${used.oneDrop.toFixed(1)}` : `one ml more: ΔE ${used.oneMl.toFixed(used.oneMl < 0.1 ? 2 : 1)}`}
+                {(100 * used.share).toFixed(used.share < 0.1 ? 1 : 0)} % · {formatMl(used.ul)} ·{' '}
+                {used.oneDrop >= 0.05
+                  ? `one drop more: ΔE ${used.oneDrop.toFixed(1)}`
+                  : `one ml more: ΔE ${used.oneMl.toFixed(used.oneMl < 0.1 ? 2 : 1)}`}
                 {strong ? <b> · strong: add in steps</b> : null}
               </small>
             ) : null}
           </div>
         )
       })}
-      <Button onClick={() => onRows([...rows, { id: '', amount: '1' }])}>{rows.length ? 'And another' : 'Add a paint'}</Button>
+      <Button onClick={() => onRows([...rows, { id: '', amount: '1' }])}>
+        {rows.length ? 'And another' : 'Add a paint'}
+      </Button>
     </>
   )
-} // prettier-ignore
+}

@@ -51,7 +51,13 @@ export function SaveFormula({
       <h2>{kept ? 'Keep it' : 'Keep as a colour'}</h2>
       <label className="field">
         <span>Name</span>
-        <Input value={name} maxLength={120} onChange={(e) => setName(e.target.value)} placeholder="Ferry dusk" status={refusal?.field === 'name' ? 'error' : ''} />
+        <Input
+          value={name}
+          maxLength={120}
+          onChange={(e) => setName(e.target.value)}
+          placeholder="Ferry dusk"
+          status={refusal?.field === 'name' ? 'error' : ''}
+        />
       </label>
       <label className="field">
         <span>Notes</span>
@@ -82,14 +88,23 @@ export function SaveFormula({
           <Button
             size="large"
             loading={away.pending}
-            onClick={() => away.send(() => archiveFormulaAction({ id: kept.id, archived: !kept.archived }), () => (kept.archived ? router.refresh() : router.push('/formulas')))}
+            onClick={() =>
+              away.send(
+                () => archiveFormulaAction({ id: kept.id, archived: !kept.archived }),
+                () => (kept.archived ? router.refresh() : router.push('/formulas')),
+              )
+            }
           >
             {kept.archived ? 'Take it back' : 'Put it away'}
           </Button>
         ) : null}
       </div>
       {away.refusal ? <Notice kind="warning">{away.refusal.message}</Notice> : null}
-      {kept ? <p className="muted" style={{ margin: '10px 0 0' }}>Another ratio is kept as version {kept.version + 1} or later; versions are never overwritten.</p> : null}
+      {kept ? (
+        <p className="muted" style={{ margin: '10px 0 0' }}>
+          Another ratio is kept as version {kept.version + 1} or later; versions are never overwritten.
+        </p>
+      ) : null}
     </section>
   )
-} // prettier-ignore
+}

@@ -22,7 +22,17 @@ export interface ShownVersion extends FormulaVersion {
 }
 
 /** Every version of a colour side by side: as computed, as painted out, and how far the first version lies from each. */
-export function Versions({ formulaId, versions, shown, zone }: { formulaId: string; versions: readonly ShownVersion[]; shown: number; zone: string }) {
+export function Versions({
+  formulaId,
+  versions,
+  shown,
+  zone,
+}: {
+  formulaId: string
+  versions: readonly ShownVersion[]
+  shown: number
+  zone: string
+}) {
   const here = versions.find((v) => v.version === shown)!
   return (
     <section className="panel" aria-label="Versions">
@@ -52,7 +62,9 @@ export function Versions({ formulaId, versions, shown, zone }: { formulaId: stri
                 <td>
                   <Chip hex={v.hex} sheen="matte" size={40} />
                 </td>
-                <td>{v.dryHex ? <Chip hex={v.dryHex} sheen="matte" size={40} /> : <span className="muted">not yet</span>}</td>
+                <td>
+                  {v.dryHex ? <Chip hex={v.dryHex} sheen="matte" size={40} /> : <span className="muted">not yet</span>}
+                </td>
                 <td>{v.text}</td>
                 <td>{v.version === shown ? 'on the desk' : `${differenceInWords(off)}, ΔE00 ${off.toFixed(1)}`}</td>
               </tr>
@@ -62,18 +74,25 @@ export function Versions({ formulaId, versions, shown, zone }: { formulaId: stri
       </table>
     </section>
   )
-} // prettier-ignore
+}
 
 /** What the version on the desk looks like painted out: read, or picked by hand; wet and dry. */
 export function PaintedOut({ formulaId, version }: { formulaId: string; version: ShownVersion }) {
-  const [dry, setDry] = useState<{ hex: string | null; reflectance: readonly number[] | null }>({ hex: version.dryHex, reflectance: null })
+  const [dry, setDry] = useState<{ hex: string | null; reflectance: readonly number[] | null }>({
+    hex: version.dryHex,
+    reflectance: null,
+  })
   const [wet, setWet] = useState(version.wetHex)
   const [medium, setMedium] = useState<MediumKind | null>(version.mediumKind)
   const [share, setShare] = useState(version.mediumShare ? String(Math.round(100 * version.mediumShare)) : '')
   const { send, pending, refusal } = useSend<null>()
   const off = dry.hex ? deltaE00(hexToLab(dry.hex), hexToLab(version.hex)) : undefined
   const unreadable = share.trim() !== '' && parseNumber(share) === undefined
-  const under = [{ label: 'what was computed', hex: version.hex }, ...(version.dryHex ? [{ label: 'what was read last', hex: version.dryHex }] : []), { label: 'a grey card', hex: '#767676' }]
+  const under = [
+    { label: 'what was computed', hex: version.hex },
+    ...(version.dryHex ? [{ label: 'what was read last', hex: version.dryHex }] : []),
+    { label: 'a grey card', hex: '#767676' },
+  ]
   return (
     <section className="panel" aria-label="Painted out">
       <h2>Painted out and dry</h2>
@@ -81,9 +100,21 @@ export function PaintedOut({ formulaId, version }: { formulaId: string; version:
       <ColourReader under={under} onRead={(r: ReadColour) => setDry({ hex: r.hex, reflectance: r.reflectance })} />
       <div className="row" style={{ flexWrap: 'wrap', marginTop: 12 }}>
         <span>dry</span>
-        <ColorPicker showText allowClear disabledAlpha value={dry.hex} onChangeComplete={(c) => setDry({ hex: c.cleared ? null : c.toHexString().slice(0, 7), reflectance: null })} />
+        <ColorPicker
+          showText
+          allowClear
+          disabledAlpha
+          value={dry.hex}
+          onChangeComplete={(c) => setDry({ hex: c.cleared ? null : c.toHexString().slice(0, 7), reflectance: null })}
+        />
         <span>wet</span>
-        <ColorPicker showText allowClear disabledAlpha value={wet} onChangeComplete={(c) => setWet(c.cleared ? null : c.toHexString().slice(0, 7))} />
+        <ColorPicker
+          showText
+          allowClear
+          disabledAlpha
+          value={wet}
+          onChangeComplete={(c) => setWet(c.cleared ? null : c.toHexString().slice(0, 7))}
+        />
       </div>
       <div className="row" style={{ flexWrap: 'wrap' }}>
         <Select<MediumKind | ''>
@@ -93,11 +124,26 @@ export function PaintedOut({ formulaId, version }: { formulaId: string; version:
           onChange={(m: MediumKind | '') => setMedium(m || null)}
           options={[{ value: '' as const, label: 'paint alone' }, ...MEDIUM_KINDS.map((k) => ({ value: k, label: k }))]}
         />
-        {medium ? <Input aria-label="Share of medium, per cent" style={{ width: 90 }} suffix="%" placeholder="66" value={share} onChange={(e) => setShare(e.target.value)} status={unreadable ? 'error' : ''} /> : null}
+        {medium ? (
+          <Input
+            aria-label="Share of medium, per cent"
+            style={{ width: 90 }}
+            suffix="%"
+            placeholder="66"
+            value={share}
+            onChange={(e) => setShare(e.target.value)}
+            status={unreadable ? 'error' : ''}
+          />
+        ) : null}
       </div>
       {off !== undefined ? (
         <p>
-          {differenceInWords(off) === 'cannot tell' ? 'You cannot tell it from what was computed' : differenceInWords(off) === 'plain' ? 'Plainly another colour than computed' : 'Differs from what was computed side by side only'}, ΔE00 {off.toFixed(1)}.
+          {differenceInWords(off) === 'cannot tell'
+            ? 'You cannot tell it from what was computed'
+            : differenceInWords(off) === 'plain'
+              ? 'Plainly another colour than computed'
+              : 'Differs from what was computed side by side only'}
+          , ΔE00 {off.toFixed(1)}.
         </p>
       ) : null}
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
@@ -109,8 +155,13 @@ export function PaintedOut({ formulaId, version }: { formulaId: string; version:
           send(
             () =>
               measureFormulaAction({
-                formulaId, version: version.version, dryHex: dry.hex, dryReflectance: dry.reflectance, wetHex: wet,
-                mediumKind: medium, mediumShare: medium ? (parseNumber(share) ?? 66) / 100 : 0,
+                formulaId,
+                version: version.version,
+                dryHex: dry.hex,
+                dryReflectance: dry.reflectance,
+                wetHex: wet,
+                mediumKind: medium,
+                mediumShare: medium ? (parseNumber(share) ?? 66) / 100 : 0,
               }),
             undefined,
             'Kept; its paints were worked out anew',
@@ -121,22 +172,30 @@ export function PaintedOut({ formulaId, version }: { formulaId: string; version:
       </Button>
     </section>
   )
-} // prettier-ignore
+}
 
 /** Bottles mixed by this colour. */
 export function UsedInBottles({ bottles, zone }: { bottles: readonly UsedIn[]; zone: string }) {
   return (
     <section className="panel" aria-label="Used in">
       <h2>Used in</h2>
-      {bottles.length === 0 ? <p className="muted" style={{ margin: 0 }}>No bottle yet. Mixed at the bench from here, a bottle remembers its formula.</p> : null}
+      {bottles.length === 0 ? (
+        <p className="muted" style={{ margin: 0 }}>
+          No bottle yet. Mixed at the bench from here, a bottle remembers its formula.
+        </p>
+      ) : null}
       {bottles.map((b) => (
         <Link key={b.bottleId} href={`/rack/${b.bottleId}`} className="chipline" style={{ minHeight: 44 }}>
           <Chip hex={b.hex} />
           <span>
-            {b.label} <small className="muted">version {b.version}, {day(b.mixedAt, zone)}{b.empty ? ', empty' : ''}</small>
+            {b.label}{' '}
+            <small className="muted">
+              version {b.version}, {day(b.mixedAt, zone)}
+              {b.empty ? ', empty' : ''}
+            </small>
           </span>
         </Link>
       ))}
     </section>
   )
-} // prettier-ignore
+}

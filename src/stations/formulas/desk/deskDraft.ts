@@ -42,7 +42,13 @@ const perUnit = (unit: Unit, m: Material) =>
   unit === 'drops' ? DROP_UL : unit === 'ml' ? 1000 : unit === 'g' ? 1000 / m.densityGPerMl : 1000
 
 /** Works out a formula from what is typed. Pure: the same rows give the same view. */
-export function viewOf(rows: readonly Row[], unit: Unit, batchUl: number, materials: ReadonlyMap<string, Material>, film = 1): DeskView {
+export function viewOf(
+  rows: readonly Row[],
+  unit: Unit,
+  batchUl: number,
+  materials: ReadonlyMap<string, Material>,
+  film = 1,
+): DeskView {
   const problems: string[] = []
   const typed = rows.flatMap(({ id, amount }) => {
     const material = materials.get(id)
@@ -72,11 +78,16 @@ export function viewOf(rows: readonly Row[], unit: Unit, batchUl: number, materi
     })),
     prediction,
     batchUl: own,
-    perMl: typed.some((t) => perMlOf(t.material) === null) ? null : typed.reduce((s, t) => s + (t.parts / total) * perMlOf(t.material)!, 0),
-    steps: inSteps(typed.map((t, i) => ({ id: t.material.id, parts: t.parts, pull: prediction.pull[i]! })), own),
+    perMl: typed.some((t) => perMlOf(t.material) === null)
+      ? null
+      : typed.reduce((s, t) => s + (t.parts / total) * perMlOf(t.material)!, 0),
+    steps: inSteps(
+      typed.map((t, i) => ({ id: t.material.id, parts: t.parts, pull: prediction.pull[i]! })),
+      own,
+    ),
     problems,
   }
-} // prettier-ignore
+}
 
 /** The same formula in another unit: the volumes of the batch, or small whole parts where it comes to them. */
 export function inUnit(view: DeskView, unit: Unit): Row[] {

@@ -35,7 +35,10 @@ export function CandidateCard({
   const own = paints.map(formulaPaint)
   const optics = own.map((p) => p.optics)
   const hex = mixToHex(optics, c.parts)!
-  const sure = sureWords(sureOf(own, c.parts), paints.map((p) => p.name))
+  const sure = sureWords(
+    sureOf(own, c.parts),
+    paints.map((p) => p.name),
+  )
   const spectrum = mixReflectance(optics, c.parts)
   const lamp = target.reflectance ? metamerismIndex(target.reflectance, spectrum, 'A') : 0
   const query = `paints=${paints.map((p) => p.id).join(',')}&parts=${c.parts.join(',')}`
@@ -46,7 +49,10 @@ export function CandidateCard({
       </div>
       <div>
         <p className="candidate-head">
-          <b>{differenceInWords(c.deltaE)}</b> <span className="muted">ΔE00 {c.deltaE.toFixed(1)}, {sure.how}</span>
+          <b>{differenceInWords(c.deltaE)}</b>{' '}
+          <span className="muted">
+            ΔE00 {c.deltaE.toFixed(1)}, {sure.how}
+          </span>
         </p>
         <ul className="candidate-parts">
           {paints.map((p, i) => (
@@ -58,8 +64,12 @@ export function CandidateCard({
           ))}
         </ul>
         <p className="muted candidate-facts">
-          {hidingWords(c.contrastRatio)} · {c.perMl === null ? 'a price is missing' : `${formatMoney(c.perMl, currency, 3)} a ml`} ·{' '}
-          {c.pigments.length ? `${c.pigments.length} ${c.pigments.length === 1 ? 'pigment' : 'pigments'}` : 'pigments not named'} · {c.sheen}
+          {hidingWords(c.contrastRatio)} ·{' '}
+          {c.perMl === null ? 'a price is missing' : `${formatMoney(c.perMl, currency, 3)} a ml`} ·{' '}
+          {c.pigments.length
+            ? `${c.pigments.length} ${c.pigments.length === 1 ? 'pigment' : 'pigments'}`
+            : 'pigments not named'}{' '}
+          · {c.sheen}
           {lamp > SHIFTS ? <b> · in lamp light it differs by ΔE00 {lamp.toFixed(1)} more</b> : null}
         </p>
       </div>
@@ -73,4 +83,4 @@ export function CandidateCard({
       </div>
     </li>
   )
-} // prettier-ignore
+}

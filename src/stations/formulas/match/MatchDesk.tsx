@@ -72,14 +72,23 @@ export function MatchDesk({
     const packed = pool.map((p) => p.optics ?? packOptics(formulaPaint(p).optics))
     void search(async (worker, onProgress) => {
       const mine = pending.current
-      const said = await worker.match(spectrumOfTarget(target), packed, { most, musts: musts.map((id) => pool.findIndex((p) => p.id === id)), largestPart: largest }, onProgress)
+      const said = await worker.match(
+        spectrumOfTarget(target),
+        packed,
+        { most, musts: musts.map((id) => pool.findIndex((p) => p.id === id)), largestPart: largest },
+        onProgress,
+      )
       if (said?.ok) startTransition(() => setAsked(mine))
       return said
     })
   }
   const candidates = useMemo<Candidate[]>(() => {
     if (!found || !asked) return []
-    const ranked = rank(found.whole, asked.pool.map((p) => ({ ...formulaPaint(p), pigments: p.pigments, perMl: perMlOf(p) })), (asked.target.sheen as Sheen | null) ?? undefined)
+    const ranked = rank(
+      found.whole,
+      asked.pool.map((p) => ({ ...formulaPaint(p), pigments: p.pigments, perMl: perMlOf(p) })),
+      (asked.target.sheen as Sheen | null) ?? undefined,
+    )
     return ranked.slice(0, 12)
   }, [found, asked])
   const options = paints.map((p) => ({ value: p.id, label: p.maker ? `${p.name} · ${p.maker}` : p.name }))
@@ -90,23 +99,56 @@ export function MatchDesk({
         <TargetPicker target={target} onTarget={setTarget} studio={studio} />
         <h2 style={{ marginTop: 20 }}>From which paints</h2>
         <Segmented block options={[...FROM]} value={from} onChange={setFrom} aria-label="From which paints" />
-        <p className="muted" style={{ margin: '6px 0 10px' }}>{pool.length} paints</p>
+        <p className="muted" style={{ margin: '6px 0 10px' }}>
+          {pool.length} paints
+        </p>
         <label className="field">
           <span>Must be in it</span>
-          <Select mode="multiple" aria-label="Must be in it" optionFilterProp="label" value={[...musts]} onChange={setMusts} options={options} maxCount={4} placeholder="no paint" style={{ width: '100%' }} />
+          <Select
+            mode="multiple"
+            aria-label="Must be in it"
+            optionFilterProp="label"
+            value={[...musts]}
+            onChange={setMusts}
+            options={options}
+            maxCount={4}
+            placeholder="no paint"
+            style={{ width: '100%' }}
+          />
         </label>
         <label className="field">
           <span>Must not be in it</span>
-          <Select mode="multiple" aria-label="Must not be in it" optionFilterProp="label" value={[...bans]} onChange={setBans} options={options} placeholder="no paint" style={{ width: '100%' }} />
+          <Select
+            mode="multiple"
+            aria-label="Must not be in it"
+            optionFilterProp="label"
+            value={[...bans]}
+            onChange={setBans}
+            options={options}
+            placeholder="no paint"
+            style={{ width: '100%' }}
+          />
         </label>
         <div className="two" style={{ gap: 12 }}>
           <label className="field">
             <span>Up to</span>
-            <Select aria-label="Up to how many paints" value={most} onChange={setMost} options={([1, 2, 3, 4] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))} style={{ width: '100%' }} />
+            <Select
+              aria-label="Up to how many paints"
+              value={most}
+              onChange={setMost}
+              options={([1, 2, 3, 4] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))}
+              style={{ width: '100%' }}
+            />
           </label>
           <label className="field">
             <span>Largest part</span>
-            <Select aria-label="Largest part" value={largest} onChange={setLargest} options={[5, 10, 20, 40, 100].map((n) => ({ value: n, label: String(n) }))} style={{ width: '100%' }} />
+            <Select
+              aria-label="Largest part"
+              value={largest}
+              onChange={setLargest}
+              options={[5, 10, 20, 40, 100].map((n) => ({ value: n, label: String(n) }))}
+              style={{ width: '100%' }}
+            />
           </label>
         </div>
         <Checkbox checked={flakes} onChange={(e) => setFlakes(e.target.checked)}>
@@ -119,7 +161,13 @@ export function MatchDesk({
             </Button>
           ) : (
             <>
-              <Progress percent={Math.round(100 * progress)} style={{ flex: 1 }} showInfo={false} strokeColor="#1c1c1c" aria-label="Searching" />
+              <Progress
+                percent={Math.round(100 * progress)}
+                style={{ flex: 1 }}
+                showInfo={false}
+                strokeColor="#1c1c1c"
+                aria-label="Searching"
+              />
               <Button size="large" onClick={cancel}>
                 Call it off
               </Button>
@@ -134,24 +182,39 @@ export function MatchDesk({
             <div className="row" style={{ marginBottom: 12 }}>
               <span className="grow muted" aria-live="polite">
                 {candidates.length} ways, the one to try first on top. The left half of each disc is the target.
-</span>
+              </span>
               <label className="row" style={{ margin: 0 }}>
                 <span>for</span>
-                <Input aria-label="Mixed volume" value={volume} onChange={(e) => setVolume(e.target.value)} style={{ width: 110 }} status={typed.error ? 'error' : ''} />
+                <Input
+                  aria-label="Mixed volume"
+                  value={volume}
+                  onChange={(e) => setVolume(e.target.value)}
+                  style={{ width: 110 }}
+                  status={typed.error ? 'error' : ''}
+                />
               </label>
             </div>
             <ul className="candidates">
               {candidates.map((c) => (
-                <CandidateCard key={c.set.join()} candidate={c} pool={asked!.pool} target={asked!.target} volumeUl={typed.ul} currency={currency} />
+                <CandidateCard
+                  key={c.set.join()}
+                  candidate={c}
+                  pool={asked!.pool}
+                  target={asked!.target}
+                  volumeUl={typed.ul}
+                  currency={currency}
+                />
               ))}
             </ul>
           </>
         ) : (
           <EmptyState title={found ? 'Nothing comes near' : 'Which colour?'}>
-            {found ? 'Allow more paints, larger parts, or take back a ban.' : 'Choose the colour on the left; the paints on hand are tried in every combination.'}
+            {found
+              ? 'Allow more paints, larger parts, or take back a ban.'
+              : 'Choose the colour on the left; the paints on hand are tried in every combination.'}
           </EmptyState>
         )}
       </section>
     </div>
   )
-} // prettier-ignore
+}

@@ -68,11 +68,20 @@ export function MendDesk({
   const [target, setTarget] = useState<Target>()
   const [tolerance, setTolerance] = useState(1)
   const [most, setMost] = useState<1 | 2 | 3>(2)
-  const [room, setRoom] = useState(start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : `${start.roomUl / 1000} ml`)
+  const [room, setRoom] = useState(
+    start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : `${start.roomUl / 1000} ml`,
+  )
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const view = useMemo(() => viewOf(rows, unit, 100_000, byId), [rows, unit, byId])
   const { used } = view
-  const cupHex = useMemo(() => mixToHex(used.map((u) => opticsOf(u.material)), used.map((u) => u.ul)), [used])
+  const cupHex = useMemo(
+    () =>
+      mixToHex(
+        used.map((u) => opticsOf(u.material)),
+        used.map((u) => u.ul),
+      ),
+    [used],
+  )
   const { search, cancel, progress, trouble, found } = useSearch<Mended>()
   const [asked, setAsked] = useState<Asked>()
   const pending = useRef<Asked>(undefined)
@@ -89,15 +98,31 @@ export function MendDesk({
   const nowHex = dried?.hex ?? cupHex
   const run = () => {
     if (!target || used.length === 0) return
-    const pool = paints.filter((p) => mixesLikePigment(p) && ((p.onHandUl ?? 0) > 0 || used.some((u) => u.material.id === p.id) || !paints.some((x) => (x.onHandUl ?? 0) > 0)))
+    const pool = paints.filter(
+      (p) =>
+        mixesLikePigment(p) &&
+        ((p.onHandUl ?? 0) > 0 ||
+          used.some((u) => u.material.id === p.id) ||
+          !paints.some((x) => (x.onHandUl ?? 0) > 0)),
+    )
     pending.current = { target, pool, cupHex: nowHex! }
     void search(async (worker, onProgress) => {
       const mine = pending.current
       const said = await worker.mend(
         spectrumOfTarget(target),
-        { paints: used.map((u) => packOptics(formulaPaint(u.material).optics)), amounts: used.map((u) => u.ul), seen: dried ? spectrumOfTarget(dried) : null },
+        {
+          paints: used.map((u) => packOptics(formulaPaint(u.material).optics)),
+          amounts: used.map((u) => u.ul),
+          seen: dried ? spectrumOfTarget(dried) : null,
+        },
         pool.map((p) => packOptics(formulaPaint(p).optics)),
-        { most, tolerance, cupUl: view.batchUl, roomUl: ((typedRoom.ul ?? 250_000) * view.batchUl) / (view.batchUl + carriedUl), dropUl: DROP_UL },
+        {
+          most,
+          tolerance,
+          cupUl: view.batchUl,
+          roomUl: ((typedRoom.ul ?? 250_000) * view.batchUl) / (view.batchUl + carriedUl),
+          dropUl: DROP_UL,
+        },
         onProgress,
       )
       if (said?.ok) startTransition(() => setAsked(mine))
@@ -119,8 +144,20 @@ export function MendDesk({
             style={{ width: '100%', marginBottom: 12 }}
             options={bottles.map((b) => ({ value: b.id, label: b.label }))}
           />
-          <PartsTable rows={rows} unit={unit} view={view} paints={paints} onRows={setRows} onUnit={(to) => { if (used.length) setRows(inUnit(view, to)); setUnit(to) }} />
-          {carriedUl > 0 ? <p className="muted">and {formatMl(carriedUl)} of medium and water, which have no colour</p> : null}
+          <PartsTable
+            rows={rows}
+            unit={unit}
+            view={view}
+            paints={paints}
+            onRows={setRows}
+            onUnit={(to) => {
+              if (used.length) setRows(inUnit(view, to))
+              setUnit(to)
+            }}
+          />
+          {carriedUl > 0 ? (
+            <p className="muted">and {formatMl(carriedUl)} of medium and water, which have no colour</p>
+          ) : null}
           {view.problems.map((p) => (
             <Notice key={p} kind="warning">
               {p}
@@ -135,7 +172,13 @@ export function MendDesk({
             </p>
           ) : null}
           <TargetPicker target={seen} onTarget={setSeen} studio={[]} />
-          <Segmented style={{ marginTop: 10 }} value={wet ? 'wet in the cup' : 'a dry swatch'} options={['a dry swatch', 'wet in the cup']} onChange={(v) => setWet(v === 'wet in the cup')} aria-label="Seen dry or wet" />
+          <Segmented
+            style={{ marginTop: 10 }}
+            value={wet ? 'wet in the cup' : 'a dry swatch'}
+            options={['a dry swatch', 'wet in the cup']}
+            onChange={(v) => setWet(v === 'wet in the cup')}
+            aria-label="Seen dry or wet"
+          />
           {seen ? (
             <Button type="link" onClick={() => setSeen(undefined)}>
               Take it back
@@ -148,11 +191,23 @@ export function MendDesk({
           <div className="two" style={{ gap: 12, marginTop: 12 }}>
             <label className="field">
               <span>Good when</span>
-              <Select aria-label="Good when" value={tolerance} onChange={setTolerance} options={TOLERANCES} style={{ width: '100%' }} />
+              <Select
+                aria-label="Good when"
+                value={tolerance}
+                onChange={setTolerance}
+                options={TOLERANCES}
+                style={{ width: '100%' }}
+              />
             </label>
             <label className="field">
               <span>Add at most</span>
-              <Select aria-label="Add at most" value={most} onChange={setMost} options={([1, 2, 3] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))} style={{ width: '100%' }} />
+              <Select
+                aria-label="Add at most"
+                value={most}
+                onChange={setMost}
+                options={([1, 2, 3] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))}
+                style={{ width: '100%' }}
+              />
             </label>
           </div>
           <label className="field">
@@ -166,7 +221,13 @@ export function MendDesk({
             </Button>
           ) : (
             <div className="row">
-              <Progress percent={Math.round(100 * progress)} style={{ flex: 1 }} showInfo={false} strokeColor="#1c1c1c" aria-label="Searching" />
+              <Progress
+                percent={Math.round(100 * progress)}
+                style={{ flex: 1 }}
+                showInfo={false}
+                strokeColor="#1c1c1c"
+                aria-label="Searching"
+              />
               <Button size="large" onClick={cancel}>
                 Call it off
               </Button>
@@ -176,7 +237,11 @@ export function MendDesk({
         </section>
       </div>
       <section aria-label="What to add">
-        {found && asked ? <Result found={found} asked={asked} cup={used} besides={start.besides} /> : nowHex && target ? <Before nowHex={nowHex} target={target} /> : (
+        {found && asked ? (
+          <Result found={found} asked={asked} cup={used} besides={start.besides} />
+        ) : nowHex && target ? (
+          <Before nowHex={nowHex} target={target} />
+        ) : (
           <EmptyState title="A cup came out wrong?">
             Say what went in and what it should be. Fika only ever adds, and as little as it can.
             <br />
@@ -188,7 +253,7 @@ export function MendDesk({
       </section>
     </div>
   )
-} // prettier-ignore
+}
 
 /** More drops than anybody counts: then it is said in ml. */
 const MOST_DROPS = 40
@@ -210,27 +275,48 @@ function Before({ nowHex, target }: { nowHex: string; target: Target }) {
       </p>
     </div>
   )
-} // prettier-ignore
+}
 
-function Result({ found, asked, cup, besides }: { found: Mended; asked: Asked; cup: readonly { material: Material; ul: number }[]; besides: Besides }) {
+function Result({
+  found,
+  asked,
+  cup,
+  besides,
+}: {
+  found: Mended
+  asked: Asked
+  cup: readonly { material: Material; ul: number }[]
+  besides: Besides
+}) {
   const [first, ...rest] = found.ways
   if (!first)
     return (
       <Notice kind="warning">
-        {found.reached ? `The cup is there already: ${differenceInWords(found.now)}, ΔE00 ${found.now.toFixed(1)}. Add nothing.` : 'Nothing on hand brings it nearer. Start a new cup, and keep this one for a base coat.'}
+        {found.reached
+          ? `The cup is there already: ${differenceInWords(found.now)}, ΔE00 ${found.now.toFixed(1)}. Add nothing.`
+          : 'Nothing on hand brings it nearer. Start a new cup, and keep this one for a base coat.'}
       </Notice>
     )
-  const along = takenAlong(besides, cup.reduce((sum, u) => sum + u.ul, 0), first.addedUl)
+  const along = takenAlong(
+    besides,
+    cup.reduce((sum, u) => sum + u.ul, 0),
+    first.addedUl,
+  )
   const all = [...cup, ...first.additions.map((a) => ({ material: asked.pool[a.paint]!, ul: a.ul }))]
   const sure = sureWords(
-    sureOf(all.map((x) => formulaPaint(x.material)), all.map((x) => x.ul)),
+    sureOf(
+      all.map((x) => formulaPaint(x.material)),
+      all.map((x) => x.ul),
+    ),
     all.map((x) => x.material.name),
   )
   return (
     <div className="grid">
       {found.reached ? null : (
         <Notice kind="warning">
-          It cannot be brought all the way by adding to it, in the room there is. This is the nearest: {differenceInWords(first.deltaE)}, ΔE00 {first.deltaE.toFixed(1)}. To hit it, start a new cup, and keep this one.
+          It cannot be brought all the way by adding to it, in the room there is. This is the nearest:{' '}
+          {differenceInWords(first.deltaE)}, ΔE00 {first.deltaE.toFixed(1)}. To hit it, start a new cup, and keep this
+          one.
         </Notice>
       )}
       <section className="panel mend-way">
@@ -244,17 +330,24 @@ function Result({ found, asked, cup, besides }: { found: Mended; asked: Asked; c
               <b className="big">+{added(a)[0]}</b> <span>{added(a)[1]}</span>
               <Chip hex={asked.pool[a.paint]!.hex} sheen={asked.pool[a.paint]!.sheen!} size={40} />
               <span>
-                {asked.pool[a.paint]!.name} <small className="muted">{a.drops > MOST_DROPS ? formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl)) : formatMl(a.ul)}</small>
+                {asked.pool[a.paint]!.name}{' '}
+                <small className="muted">
+                  {a.drops > MOST_DROPS
+                    ? formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl))
+                    : formatMl(a.ul)}
+                </small>
               </span>
             </p>
           ))}
           <p>
-            From ΔE00 {found.now.toFixed(1)} to {first.deltaE.toFixed(1)}: {differenceInWords(first.deltaE)}; {sure.how}. Add half,
-            stir, look; then the rest by drops.
+            From ΔE00 {found.now.toFixed(1)} to {first.deltaE.toFixed(1)}: {differenceInWords(first.deltaE)}; {sure.how}
+            . Add half, stir, look; then the rest by drops.
           </p>
           {along.length ? (
             <p>
-              So that it pours as before, its carriers go in too: {along.map((b) => `${formatSmall(b.ul)} ${b.name}`).join(', ')}; {formatMl(first.addedUl + besidesUl(along))} more in all.
+              So that it pours as before, its carriers go in too:{' '}
+              {along.map((b) => `${formatSmall(b.ul)} ${b.name}`).join(', ')};{' '}
+              {formatMl(first.addedUl + besidesUl(along))} more in all.
             </p>
           ) : null}
           {sure.next ? <p className="muted">{sure.next}</p> : null}
@@ -278,20 +371,44 @@ function Result({ found, asked, cup, besides }: { found: Mended; asked: Asked; c
       ) : null}
     </div>
   )
-} // prettier-ignore
+}
 
 /** The target beside the cup with the addition in. */
-function WayPicture({ way, asked, cup, size }: { way: Mend; asked: Asked; cup: readonly { material: Material; ul: number }[]; size: number }) {
+function WayPicture({
+  way,
+  asked,
+  cup,
+  size,
+}: {
+  way: Mend
+  asked: Asked
+  cup: readonly { material: Material; ul: number }[]
+  size: number
+}) {
   // The cup as it looks counts as one paint of its own volume.
   const cupUl = cup.reduce((s, u) => s + u.ul, 0)
-  const optics = [opticsOf({ optics: null, hex: asked.cupHex, strength: 'normal' }), ...way.additions.map((a) => opticsOf(asked.pool[a.paint]!))]
-  const own = cup.length && mixToHex(cup.map((u) => opticsOf(u.material)), cup.map((u) => u.ul)) === asked.cupHex
+  const optics = [
+    opticsOf({ optics: null, hex: asked.cupHex, strength: 'normal' }),
+    ...way.additions.map((a) => opticsOf(asked.pool[a.paint]!)),
+  ]
+  const own =
+    cup.length &&
+    mixToHex(
+      cup.map((u) => opticsOf(u.material)),
+      cup.map((u) => u.ul),
+    ) === asked.cupHex
   const hex = own
-    ? mixToHex([...cup.map((u) => opticsOf(u.material)), ...optics.slice(1)], [...cup.map((u) => u.ul), ...way.additions.map((a) => a.ul)])!
+    ? mixToHex(
+        [...cup.map((u) => opticsOf(u.material)), ...optics.slice(1)],
+        [...cup.map((u) => u.ul), ...way.additions.map((a) => a.ul)],
+      )!
     : mixToHex(optics, [cupUl, ...way.additions.map((a) => a.ul)])!
   return (
-    <div className={size > 100 ? 'neutral' : undefined} style={size > 100 ? { display: 'grid', placeItems: 'center' } : undefined}>
+    <div
+      className={size > 100 ? 'neutral' : undefined}
+      style={size > 100 ? { display: 'grid', placeItems: 'center' } : undefined}
+    >
       <SplitDisc left={asked.target.hex} right={hex} labels={['Target', 'the cup with it']} size={size} />
     </div>
   )
-} // prettier-ignore
+}

@@ -18,7 +18,8 @@ export function cupOf(bottle: BottleFull | undefined, portions: readonly LotPort
   const byPaint = new Map<string, number>()
   const besides = new Map<string, number>()
   for (const p of portions) {
-    if (p.kind === 'paint' && paints.has(p.materialId)) byPaint.set(p.materialId, (byPaint.get(p.materialId) ?? 0) + p.ul)
+    if (p.kind === 'paint' && paints.has(p.materialId))
+      byPaint.set(p.materialId, (byPaint.get(p.materialId) ?? 0) + p.ul)
     else besides.set(p.material, (besides.get(p.material) ?? 0) + p.ul)
   }
   return {
@@ -27,7 +28,7 @@ export function cupOf(bottle: BottleFull | undefined, portions: readonly LotPort
     besides: [...besides].map(([name, ul]) => ({ name, ul })),
     roomUl: bottle.capacityUl === null ? null : Math.max(0, bottle.capacityUl - bottle.ul),
   }
-} // prettier-ignore
+}
 
 export const besidesUl = (besides: Besides) => besides.reduce((sum, b) => sum + b.ul, 0)
 

@@ -97,7 +97,14 @@ export function PaletteCheck({
     () => new Map([...bottles.map(bottleEntry), ...paints.map(paintEntry)].map((e) => [e.id, e])),
     [paints, bottles],
   )
-  const palette = useMemo(() => key.split(',').flatMap((id) => entries.get(id) ?? []).slice(0, MOST), [entries, key])
+  const palette = useMemo(
+    () =>
+      key
+        .split(',')
+        .flatMap((id) => entries.get(id) ?? [])
+        .slice(0, MOST),
+    [entries, key],
+  )
   const colours = useMemo(
     () => palette.map((p): PaletteColour => ({ id: p.id, optics: p.look.optics, lab: p.look.lab, sheen: p.sheen })),
     [palette],
@@ -152,7 +159,11 @@ export function PaletteCheck({
             {OPACITIES.map((o) => (
               <div className="row" key={o}>
                 <span style={{ width: 140 }}>{o}</span>
-                {palette.filter((p) => p.opacity === o).map((p) => <Chip key={p.id} hex={p.hex} sheen={p.sheen} />)}
+                {palette
+                  .filter((p) => p.opacity === o)
+                  .map((p) => (
+                    <Chip key={p.id} hex={p.hex} sheen={p.sheen} />
+                  ))}
                 {palette.some((p) => p.opacity === o) ? null : <span className="muted">none</span>}
               </div>
             ))}
@@ -161,7 +172,7 @@ export function PaletteCheck({
       </div>
     </>
   )
-} // prettier-ignore
+}
 
 /** A quilt: the paints along the edges, in each patch what the two become one to one; a cross on what to keep apart. */
 function MudMap({ palette, pairs }: { palette: readonly Entry[]; pairs: readonly Pair[] }) {
@@ -172,7 +183,10 @@ function MudMap({ palette, pairs }: { palette: readonly Entry[]; pairs: readonly
     <svg viewBox="0 0 600 600" width="100%" role="img" aria-label="What every two paints turn into, one to one">
       {palette.map((p, i) => (
         <g key={p.id}>
-          {[[at(i), 0], [0, at(i)]].map(([x, y], k) => (
+          {[
+            [at(i), 0],
+            [0, at(i)],
+          ].map(([x, y], k) => (
             <g key={k} transform={`translate(${x! + 2} ${y! + 2})`}>
               <title>{p.name}</title>
               <rect width={size - 4} height={size - 4} fill={p.hex} stroke="#1c1c1c" strokeWidth="2.5" />
@@ -183,14 +197,25 @@ function MudMap({ palette, pairs }: { palette: readonly Entry[]; pairs: readonly
         </g>
       ))}
       {pairs.flatMap((p) =>
-        [[p.a, p.b], [p.b, p.a]].map(([x, y]) => (
+        [
+          [p.a, p.b],
+          [p.b, p.a],
+        ].map(([x, y]) => (
           <g key={`${x}/${y}`} transform={`translate(${at(x!)} ${at(y!)})`}>
             <title>{`${palette[p.a]!.name} with ${palette[p.b]!.name}: ${Math.round(100 * Math.min(1, p.mix.chromaKept))} % of the colour kept`}</title>
             <rect x="2" y="2" width={size - 4} height={size - 4} fill={p.mix.hex} />
             {p.verdict === 'apart' ? (
               <g strokeLinecap="round">
-                <path d={`M${size * 0.3} ${size * 0.3}L${size * 0.7} ${size * 0.7}M${size * 0.7} ${size * 0.3}L${size * 0.3} ${size * 0.7}`} stroke="#fff" strokeWidth="7" />
-                <path d={`M${size * 0.3} ${size * 0.3}L${size * 0.7} ${size * 0.7}M${size * 0.7} ${size * 0.3}L${size * 0.3} ${size * 0.7}`} stroke="#111" strokeWidth="3" />
+                <path
+                  d={`M${size * 0.3} ${size * 0.3}L${size * 0.7} ${size * 0.7}M${size * 0.7} ${size * 0.3}L${size * 0.3} ${size * 0.7}`}
+                  stroke="#fff"
+                  strokeWidth="7"
+                />
+                <path
+                  d={`M${size * 0.3} ${size * 0.3}L${size * 0.7} ${size * 0.7}M${size * 0.7} ${size * 0.3}L${size * 0.3} ${size * 0.7}`}
+                  stroke="#111"
+                  strokeWidth="3"
+                />
               </g>
             ) : p.word ? (
               <circle cx={size / 2} cy={size / 2} r={size * 0.16} fill="none" stroke="#fff" strokeWidth="5" />
@@ -198,15 +223,26 @@ function MudMap({ palette, pairs }: { palette: readonly Entry[]; pairs: readonly
           </g>
         )),
       )}
-      <text x={size / 2} y={size / 2} textAnchor="middle" dominantBaseline="middle" fontSize="17" fill="#fff">1 : 1</text>
+      <text x={size / 2} y={size / 2} textAnchor="middle" dominantBaseline="middle" fontSize="17" fill="#fff">
+        1 : 1
+      </text>
     </svg>
   )
-} // prettier-ignore
+}
 
-function Apart({ palette, pairs, words }: { palette: readonly Entry[]; pairs: readonly Pair[]; words: readonly (PairWord & { note: string })[] }) {
+function Apart({
+  palette,
+  pairs,
+  words,
+}: {
+  palette: readonly Entry[]
+  pairs: readonly Pair[]
+  words: readonly (PairWord & { note: string })[]
+}) {
   const apart = pairs.filter((p) => p.verdict === 'apart')
   const spoken = pairs.filter((p) => p.word && p.verdict === 'fine')
-  const note = (p: Pair) => words.find((w) => [w.aId, w.bId].includes(palette[p.a]!.id) && [w.aId, w.bId].includes(palette[p.b]!.id))?.note
+  const note = (p: Pair) =>
+    words.find((w) => [w.aId, w.bId].includes(palette[p.a]!.id) && [w.aId, w.bId].includes(palette[p.b]!.id))?.note
   return (
     <>
       {apart.length === 0 ? <p className="muted">Any two of them may touch.</p> : null}
@@ -231,7 +267,11 @@ function Apart({ palette, pairs, words }: { palette: readonly Entry[]; pairs: re
                     : p.why === 'mud'
                       ? `turn to mud: ${Math.round(100 * p.mix.chromaKept)} % of the colour is kept`
                       : 'the white goes pink'}
-                  {p.verdict === 'apart' ? (between ? `. Put ${between.name} between.` : '. Nothing on this palette goes between: add a white or a metallic.') : ''}
+                  {p.verdict === 'apart'
+                    ? between
+                      ? `. Put ${between.name} between.`
+                      : '. Nothing on this palette goes between: add a white or a metallic.'
+                    : ''}
                 </small>
               </span>
             </li>
@@ -240,7 +280,7 @@ function Apart({ palette, pairs, words }: { palette: readonly Entry[]; pairs: re
       </ul>
     </>
   )
-} // prettier-ignore
+}
 
 function Ladder({ palette, colours }: { palette: readonly Entry[]; colours: readonly PaletteColour[] }) {
   const ladder = valueLadder(colours)
@@ -249,18 +289,35 @@ function Ladder({ palette, colours }: { palette: readonly Entry[]; colours: read
       <svg viewBox="0 0 400 96" width="100%" role="img" aria-label="Lightness of each paint">
         {ladder.order.map((i) => {
           const x = 8 + (384 * (100 - colours[i]!.lab[0])) / 100
-          return <rect key={i} x={x - 9} y="4" width="18" height="62" fill={palette[i]!.hex} stroke="#1c1c1c" strokeOpacity=".5" />
+          return (
+            <rect
+              key={i}
+              x={x - 9}
+              y="4"
+              width="18"
+              height="62"
+              fill={palette[i]!.hex}
+              stroke="#1c1c1c"
+              strokeOpacity=".5"
+            />
+          )
         })}
         <path d="M8 74H392" stroke="#1c1c1c" strokeWidth="1.5" />
-        <text x="8" y="92" fontSize="13" fill="#1c1c1c">light</text>
-        <text x="392" y="92" fontSize="13" textAnchor="end" fill="#1c1c1c">dark</text>
+        <text x="8" y="92" fontSize="13" fill="#1c1c1c">
+          light
+        </text>
+        <text x="392" y="92" fontSize="13" textAnchor="end" fill="#1c1c1c">
+          dark
+        </text>
       </svg>
       <p style={{ margin: '8px 0 0' }}>
-        {ladder.lacingShows ? 'A light stands among darks: lacing will be seen.' : 'No light stands among darks: lacing will hardly be seen.'}
+        {ladder.lacingShows
+          ? 'A light stands among darks: lacing will be seen.'
+          : 'No light stands among darks: lacing will hardly be seen.'}
         {ladder.widest && ladder.widest.step > 25
           ? ` The widest step lies between ${palette[ladder.order[ladder.widest.after]!]!.name} and ${palette[ladder.order[ladder.widest.after + 1]!]!.name}.`
           : ''}
       </p>
     </>
   )
-} // prettier-ignore
+}

@@ -95,4 +95,4 @@ export function ColourShelf({ colours, bottled }: { colours: readonly ColourCard
       ) : null}
     </>
   )
-} // prettier-ignore
+}

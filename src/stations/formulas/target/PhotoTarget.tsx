@@ -53,10 +53,20 @@ export function PhotoTarget({ onPick }: { onPick: (hex: string) => void }) {
       </label>
       {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
       <div className="photo" style={{ display: shown ? 'block' : 'none' }}>
-        <canvas ref={canvas} style={{ width: '100%', display: 'block' }} onPointerDown={onPointer} aria-label="Click the colour to match" role="img" />
+        <canvas
+          ref={canvas}
+          style={{ width: '100%', display: 'block' }}
+          onPointerDown={onPointer}
+          aria-label="Click the colour to match"
+          role="img"
+        />
         {mark ? <i className="photo-point" style={{ left: `${mark.x * 100}%`, top: `${mark.y * 100}%` }} /> : null}
       </div>
-      {shown ? <p className="muted">Click the colour to match. A photo is no truer than its light: read the real thing where you can.</p> : null}
+      {shown ? (
+        <p className="muted">
+          Click the colour to match. A photo is no truer than its light: read the real thing where you can.
+        </p>
+      ) : null}
     </div>
   )
-} // prettier-ignore
+}

@@ -29,7 +29,14 @@ export function TargetPicker({
     onTarget({ label, hex, reflectance, sheen: null })
   return (
     <div>
-      <Segmented block options={[...SOURCES]} value={source} onChange={setSource} aria-label="Where the colour comes from" style={{ marginBottom: 12 }} />
+      <Segmented
+        block
+        options={[...SOURCES]}
+        value={source}
+        onChange={setSource}
+        aria-label="Where the colour comes from"
+        style={{ marginBottom: 12 }}
+      />
       {source === 'Picked' ? (
         <div className="row" style={{ flexWrap: 'wrap' }}>
           <ColorPicker
@@ -64,10 +71,7 @@ export function TargetPicker({
       {source === 'Reader' ? (
         <ColourReader
           onRead={(r) => plain('as read', r.hex, r.reflectance)}
-          under={[
-            { label: 'a grey card', hex: '#767676' },
-            ...studio.map((c) => ({ label: c.label, hex: c.hex })),
-          ]}
+          under={[{ label: 'a grey card', hex: '#767676' }, ...studio.map((c) => ({ label: c.label, hex: c.hex }))]}
         />
       ) : null}
       {target ? (
@@ -80,7 +84,7 @@ export function TargetPicker({
       ) : null}
     </div>
   )
-} // prettier-ignore
+}
 
 /** `#1f7a8c`, or L*, a*, b* as three numbers. */
 function TypedColour({ onColour }: { onColour: (hex: string) => void }) {
@@ -94,19 +98,33 @@ function TypedColour({ onColour }: { onColour: (hex: string) => void }) {
       setTrouble(undefined)
       return onColour(`#${hex[1]!.toLowerCase()}`)
     }
-    const lab = typed.replace(/,\s/g, ' ').split(/[\s;]+/).map(parseSigned)
+    const lab = typed
+      .replace(/,\s/g, ' ')
+      .split(/[\s;]+/)
+      .map(parseSigned)
     if (lab.length !== 3 || lab.some((v) => v === undefined) || lab[0]! < 0 || lab[0]! > 100)
       return setTrouble(`“${typed}” is not a colour. Type six digits like #1f7a8c, or L a b like 46 −18 −22.`)
-    setTrouble(inScreenGamut(lab as Triple) ? undefined : 'This colour lies outside what the screen can show; it is matched as near as that.')
+    setTrouble(
+      inScreenGamut(lab as Triple)
+        ? undefined
+        : 'This colour lies outside what the screen can show; it is matched as near as that.',
+    )
     onColour(srgbToHex(labToSrgb(lab as Triple)))
   }
   return (
     <span className="grow">
-      <Input value={text} onChange={(e) => setText(e.target.value)} onBlur={take} onPressEnter={take} placeholder="#1f7a8c or L a b" aria-label="Colour as six digits or L a b" />
+      <Input
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={take}
+        onPressEnter={take}
+        placeholder="#1f7a8c or L a b"
+        aria-label="Colour as six digits or L a b"
+      />
       {trouble ? <small role="alert">{trouble}</small> : null}
     </span>
   )
-} // prettier-ignore
+}
 
 function parseSigned(text: string): number | undefined {
   const sign = /^[-−]/.test(text) ? -1 : 1

@@ -65,7 +65,13 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
   }
 
   return (
-    <Form<Fields> form={form} layout="vertical" initialValues={start(material?.input)} onFinish={submit} requiredMark={false}>
+    <Form<Fields>
+      form={form}
+      layout="vertical"
+      initialValues={start(material?.input)}
+      onFinish={submit}
+      requiredMark={false}
+    >
       <div className="wide-left">
         <div className="panel">
           <div className="two" style={{ gap: '0 20px' }}>
@@ -84,7 +90,11 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
             {kind === 'medium' ? (
               <Choice name="mediumKind" label="Kind" values={options(MEDIUM_KINDS)} />
             ) : kind === 'water' ? (
-              <Choice name="thinner" label="Kind" values={THINNERS.map((t) => ({ value: t, label: THINNER_FACTS[t].words }))} />
+              <Choice
+                name="thinner"
+                label="Kind"
+                values={THINNERS.map((t) => ({ value: t, label: THINNER_FACTS[t].words }))}
+              />
             ) : (
               <>
                 <Text name="pigments" label="Pigments (Colour Index)" placeholder="PB15:3, PW6" />
@@ -118,7 +128,13 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
           </div>
           <DensityHelper units={units} onFound={(density) => form.setFieldValue('density', density)} />
           <Form.Item name="tags" label="Tags">
-            <Select mode="tags" tokenSeparators={[',', ';']} open={false} suffixIcon={null} placeholder="sea, commission, …" />
+            <Select
+              mode="tags"
+              tokenSeparators={[',', ';']}
+              open={false}
+              suffixIcon={null}
+              placeholder="sea, commission, …"
+            />
           </Form.Item>
           {kind === 'medium' && !material ? (
             <Form.Item name="additive" valuePropName="checked">
@@ -183,7 +199,7 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
       </div>
     </Form>
   )
-} // prettier-ignore
+}
 
 function Text({ name, label, placeholder }: { name: keyof Fields; label: ReactNode; placeholder?: string }) {
   return (
@@ -193,23 +209,41 @@ function Text({ name, label, placeholder }: { name: keyof Fields; label: ReactNo
   )
 }
 
-function Choice({ name, label, values }: { name: keyof Fields; label: string; values: { value: string | number; label: string }[] }) {
+function Choice({
+  name,
+  label,
+  values,
+}: {
+  name: keyof Fields
+  label: string
+  values: { value: string | number; label: string }[]
+}) {
   return (
     <Form.Item name={name} label={label}>
       <Select options={values} />
     </Form.Item>
   )
-} // prettier-ignore
+}
 
-function Colour({ name, label, clear = false }: { name: 'swatchHex' | 'wetHex' | 'tintHex' | 'shadeHex'; label: string; clear?: boolean }) {
+function Colour({
+  name,
+  label,
+  clear = false,
+}: {
+  name: 'swatchHex' | 'wetHex' | 'tintHex' | 'shadeHex'
+  label: string
+  clear?: boolean
+}) {
   return (
     <Form.Item
       name={name}
       label={label}
       getValueProps={(v: string) => ({ value: v || null })}
-      getValueFromEvent={(c: { cleared?: unknown; toHexString(): string }) => (c.cleared ? '' : c.toHexString().slice(0, 7))}
+      getValueFromEvent={(c: { cleared?: unknown; toHexString(): string }) =>
+        c.cleared ? '' : c.toHexString().slice(0, 7)
+      }
     >
       <ColorPicker showText disabledAlpha size="large" allowClear={clear} />
     </Form.Item>
   )
-} // prettier-ignore
+}

@@ -6,10 +6,10 @@ import { ColourReader } from '@/ui/ColourReader'
 import type { Fields } from './materialFields'
 
 const OF = {
-  'masstone': { hex: 'swatchHex', share: undefined, usual: '' },
-  'tint': { hex: 'tintHex', share: 'tintWhiteShare', usual: '0.9' },
-  'shade': { hex: 'shadeHex', share: 'shadeBlackShare', usual: '0.2' },
-} as const // prettier-ignore
+  masstone: { hex: 'swatchHex', share: undefined, usual: '' },
+  tint: { hex: 'tintHex', share: 'tintWhiteShare', usual: '0.9' },
+  shade: { hex: 'shadeHex', share: 'shadeBlackShare', usual: '0.2' },
+} as const
 type Swatch = keyof typeof OF
 
 /** Reads one of a paint's swatches with the colour reader; the spectrum is kept beside the colour. */
@@ -20,7 +20,13 @@ export function ReadSwatch({ form, live }: { form: FormInstance<Fields>; live: P
       <Form.Item name="readings" hidden>
         <input />
       </Form.Item>
-      <Segmented value={of} onChange={setOf} options={Object.keys(OF) as Swatch[]} aria-label="Which swatch to read" style={{ marginBottom: 10 }} />
+      <Segmented
+        value={of}
+        onChange={setOf}
+        options={Object.keys(OF) as Swatch[]}
+        aria-label="Which swatch to read"
+        style={{ marginBottom: 10 }}
+      />
       <ColourReader
         key={of}
         label={`Read the ${of}`}
@@ -38,4 +44,4 @@ export function ReadSwatch({ form, live }: { form: FormInstance<Fields>; live: P
       />
     </div>
   )
-} // prettier-ignore
+}

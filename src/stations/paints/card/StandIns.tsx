@@ -18,7 +18,9 @@ export function StandIns({ paintHex, paintId, list }: { paintHex: string; paintI
   return (
     <section className="panel" style={{ marginTop: 20 }} aria-label="What stands in for it">
       <h2>What stands in for it</h2>
-      {ranked.length === 0 ? <p className="muted">No formula yet. Match its colour with what is on hand, and keep the best.</p> : null}
+      {ranked.length === 0 ? (
+        <p className="muted">No formula yet. Match its colour with what is on hand, and keep the best.</p>
+      ) : null}
       <ul className="plain-cards">
         {ranked.map((s) => (
           <li key={s.href}>
@@ -40,4 +42,4 @@ export function StandIns({ paintHex, paintId, list }: { paintHex: string; paintI
       </Link>
     </section>
   )
-} // prettier-ignore
+}

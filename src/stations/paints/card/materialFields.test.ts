@@ -13,18 +13,29 @@ describe('the form of a material', () => {
     )
   })
   it('fills what is left empty by body or kind, and takes decimal commas and units', () => {
-    const paint = read('paint', { ...start(undefined), name: 'X', body: 'heavy', density: '', solids: '0,4', container: '2 fl oz', low: '30' }, 'us') // prettier-ignore
+    const paint = read(
+      'paint',
+      { ...start(undefined), name: 'X', body: 'heavy', density: '', solids: '0,4', container: '2 fl oz', low: '30' },
+      'us',
+    )
     expect(paint).toMatchObject({ densityGPerMl: 1.28, solids: 0.4, containerUl: 59_147, lowUl: 887_206 })
-    expect(read('water', { ...start(undefined), thinner: 'thinning mix' }, 'metric')).toMatchObject({ waterShare: 0.9, solids: 0.025 }) // prettier-ignore
+    expect(read('water', { ...start(undefined), thinner: 'thinning mix' }, 'metric')).toMatchObject({
+      waterShare: 0.9,
+      solids: 0.025,
+    })
     expect(usualOf('medium', { mediumKind: 'glue' }).waterShare).toBe(0.4)
   })
   it('says what it cannot read', () => {
-    expect(() => read('paint', { ...start(undefined), contrastRatio: 'good' }, 'metric')).toThrow('“good” is not a number for the contrast ratio') // prettier-ignore
+    expect(() => read('paint', { ...start(undefined), contrastRatio: 'good' }, 'metric')).toThrow(
+      '“good” is not a number for the contrast ratio',
+    )
     expect(() => read('paint', { ...start(undefined), price: 'dear' }, 'metric')).toThrow('is not a price')
   })
   it('keeps a stand-in formula only while the paint is discontinued', () => {
     const fields = { ...start(undefined), standIn: [{ paintId: 'a', parts: '1,5' }] }
-    expect(read('paint', { ...fields, discontinued: true }, 'metric')).toMatchObject({ standIn: [{ paintId: 'a', parts: 1.5 }] }) // prettier-ignore
+    expect(read('paint', { ...fields, discontinued: true }, 'metric')).toMatchObject({
+      standIn: [{ paintId: 'a', parts: 1.5 }],
+    })
     expect(read('paint', fields, 'metric')).toMatchObject({ standIn: [] })
   })
 })

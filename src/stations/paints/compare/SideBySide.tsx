@@ -23,7 +23,14 @@ export function SideBySide({ paints, notes, currency, optics }: Props) {
   return (
     <>
       <section className="neutral" aria-label="Swatches">
-        <svg viewBox={`0 0 ${paints.length * 100} 170`} width="100%" height="250" preserveAspectRatio="none" role="img" aria-label={paints.map((p) => p.name).join(', ')}>
+        <svg
+          viewBox={`0 0 ${paints.length * 100} 170`}
+          width="100%"
+          height="250"
+          preserveAspectRatio="none"
+          role="img"
+          aria-label={paints.map((p) => p.name).join(', ')}
+        >
           {paints.map((p, i) => (
             <g key={p.id} transform={`translate(${i * 100} 0)`}>
               <rect width="100.5" height="170" fill={p.swatchHex!} />
@@ -51,7 +58,7 @@ export function SideBySide({ paints, notes, currency, optics }: Props) {
       </div>
     </>
   )
-} // prettier-ignore
+}
 
 /** Every pair: the maker's own word first, then how far apart, then what they turn into where they mix. */
 function Matrix({

@@ -22,10 +22,20 @@ async function drawer() {
     for (let i = 0; i < 42; i++) {
       const body = BODIES[i % 3]!
       await insertMaterial(tx, uuidv7(), {
-        kind: 'paint', maker: MAKERS[i % 3]!, line: `Line ${i % 4}`, name: `Shade ${String(i).padStart(2, '0')}`, body,
-        opacity: i % 2 ? 'opaque' : 'transparent', sheen: i % 5 ? 'satin' : 'gloss', pigments: i % 2 ? ['PB29', 'PW6'] : ['PR254'],
-        swatchHex: HEX[i % 7]!, containerUl: 60_000, priceMinor: 150 + 60 * i, tags: i % 3 ? ['sea'] : ['sea', 'house'], ...DEFAULTS_BY_BODY[body],
-      }) // prettier-ignore
+        kind: 'paint',
+        maker: MAKERS[i % 3]!,
+        line: `Line ${i % 4}`,
+        name: `Shade ${String(i).padStart(2, '0')}`,
+        body,
+        opacity: i % 2 ? 'opaque' : 'transparent',
+        sheen: i % 5 ? 'satin' : 'gloss',
+        pigments: i % 2 ? ['PB29', 'PW6'] : ['PR254'],
+        swatchHex: HEX[i % 7]!,
+        containerUl: 60_000,
+        priceMinor: 150 + 60 * i,
+        tags: i % 3 ? ['sea'] : ['sea', 'house'],
+        ...DEFAULTS_BY_BODY[body],
+      })
     }
   })
   const find = (f: Partial<PaintFilter>, chunk = 100) =>
@@ -56,9 +66,16 @@ describe('the drawer', () => {
     const { studio, find } = await drawer()
     await studio.run((tx) =>
       insertMaterial(tx, uuidv7(), {
-        kind: 'paint', maker: 'Bläfjäll', name: '100% Vermilion', swatchHex: '#cf2a2a', body: 'soft', opacity: 'opaque', sheen: 'satin', ...DEFAULTS_BY_BODY.soft,
+        kind: 'paint',
+        maker: 'Bläfjäll',
+        name: '100% Vermilion',
+        swatchHex: '#cf2a2a',
+        body: 'soft',
+        opacity: 'opaque',
+        sheen: 'satin',
+        ...DEFAULTS_BY_BODY.soft,
       }),
-    ) // prettier-ignore
+    )
     expect(names((await find({ q: 'blafjall VERMIL' })).rows)).toEqual(['100% Vermilion'])
     expect(await find({ q: 'vermillon' })).toMatchObject({ near: true, total: 1, rows: [{ name: '100% Vermilion' }] })
     expect(await find({ q: '0% verm' })).toMatchObject({ near: false, total: 1 })
@@ -111,8 +128,16 @@ describe('the drawer', () => {
     await find({})
     const id = uuidv7()
     await studio.run((tx) =>
-      insertMaterial(tx, id, { kind: 'paint', name: 'Fresh', swatchHex: '#123456', body: 'soft', opacity: 'opaque', sheen: 'satin', ...DEFAULTS_BY_BODY.soft }),
-    ) // prettier-ignore
+      insertMaterial(tx, id, {
+        kind: 'paint',
+        name: 'Fresh',
+        swatchHex: '#123456',
+        body: 'soft',
+        opacity: 'opaque',
+        sheen: 'satin',
+        ...DEFAULTS_BY_BODY.soft,
+      }),
+    )
     expect((await find({ q: 'fresh' })).total).toBe(1)
     await studio.run((tx) =>
       tx.q('update material set archived_at = now() where studio_id = $1 and id = $2', [tx.studioId, id]),

@@ -9,13 +9,27 @@ import { FACETS, picksOf, type FacetKey, type PaintFilter, type SortKey } from '
 /** A paint as a card or a line of the table needs it. */
 export type DrawerRow = Pick<
   CatalogueRow,
-  'id' | 'name' | 'maker' | 'line' | 'body' | 'opacity' | 'sheen' | 'sheenStrength' | 'pigments' | 'swatchHex' | 'densityGPerMl' |
-  'containerUl' | 'priceMinor' | 'perMl' | 'flags' | 'discontinued'
+  | 'id'
+  | 'name'
+  | 'maker'
+  | 'line'
+  | 'body'
+  | 'opacity'
+  | 'sheen'
+  | 'sheenStrength'
+  | 'pigments'
+  | 'swatchHex'
+  | 'densityGPerMl'
+  | 'containerUl'
+  | 'priceMinor'
+  | 'perMl'
+  | 'flags'
+  | 'discontinued'
 > & {
   /** What counted containers hold, µl; null where none is counted. */
   readonly onHandUl: number | null
   readonly low: boolean
-} // prettier-ignore
+}
 
 export interface Found {
   readonly total: number

@@ -173,35 +173,52 @@ async function bringIn(request: unknown, told: (line: Line) => void): Promise<vo
 }
 
 /** Each heading of the list with its first cells, and which of our columns it is. */
-function MappingTable({ file, mapping, onMap }: { file: Extract<ReadFile, { kind: 'table' }>; mapping: Mapping; onMap: (heading: string, column: Column | '') => void }) {
+function MappingTable({
+  file,
+  mapping,
+  onMap,
+}: {
+  file: Extract<ReadFile, { kind: 'table' }>
+  mapping: Mapping
+  onMap: (heading: string, column: Column | '') => void
+}) {
   const { headings, rows } = file.table
   return (
     <details className="panel" open={!Object.values(mapping).includes('name')}>
       <summary>
         <b>Columns</b>{' '}
         <span className="muted">
-          {headings.filter((h) => mapping[h]).length} of {headings.length} are read; the choice is kept for the next list
-          with these headings
+          {headings.filter((h) => mapping[h]).length} of {headings.length} are read; the choice is kept for the next
+          list with these headings
         </span>
       </summary>
       <div className="mapping">
         {headings.map((h, i) => (
           <div key={h}>
             <b className="cut">{h}</b>
-            <small className="muted cut">{rows.slice(0, 3).map((r) => r[i]).filter(Boolean).join(' · ') || 'empty'}</small>
+            <small className="muted cut">
+              {rows
+                .slice(0, 3)
+                .map((r) => r[i])
+                .filter(Boolean)
+                .join(' · ') || 'empty'}
+            </small>
             <Select<Column | ''>
               aria-label={`Column for ${h}`}
               value={mapping[h] ?? ''}
               onChange={(c) => onMap(h, c)}
               showSearch
-              options={[{ value: '', label: 'leave out' }, ...COLUMNS.map((c) => ({ value: c, label: c.replaceAll('_', ' ') }))]}
+              options={[
+                { value: '', label: 'leave out' },
+                ...COLUMNS.map((c) => ({ value: c, label: c.replaceAll('_', ' ') })),
+              ]}
             />
           </div>
         ))}
       </div>
     </details>
   )
-} // prettier-ignore
+}
 
 /** The bad rows as a list to mend: as they came, with why beside them. */
 function FixedUp({ opened, mapping, rows }: { opened: Opened; mapping: Mapping; rows: readonly PreviewRow[] }) {

@@ -23,15 +23,29 @@ describe('reading a list of paints', () => {
       pigments: ['PB15:3', 'PG7'],
       densityGPerMl: 1.22,
     })
-    expect(rows[1]!.material).toMatchObject({ kind: 'medium', mediumKind: 'conditioner', containerUl: 1_000_000, solids: 0.25 }) // prettier-ignore
+    expect(rows[1]!.material).toMatchObject({
+      kind: 'medium',
+      mediumKind: 'conditioner',
+      containerUl: 1_000_000,
+      solids: 0.25,
+    })
     // 2 fl oz and a decimal comma.
     expect(rows[3]!.material).toMatchObject({ containerUl: 59_147, priceMinor: 450 })
   })
   it('takes semicolons, a byte order mark, odd headings, units in cells and other words', () => {
-    const text = '\uFEFFBrand;COLOUR;Hex;Specific gravity;Volume solids;Viscosity;Transparency;Finish;EAN\nTorvald Works;Reed;8BA23A;1,2 g/ml;38 %;Heavy Body;ST;glossy;4006381333931\n' // prettier-ignore
+    const text =
+      '\uFEFFBrand;COLOUR;Hex;Specific gravity;Volume solids;Viscosity;Transparency;Finish;EAN\nTorvald Works;Reed;8BA23A;1,2 g/ml;38 %;Heavy Body;ST;glossy;4006381333931\n'
     expect(read(text)[0]!.material).toMatchObject({
-      maker: 'Torvald Works', name: 'Reed', swatchHex: '#8ba23a', densityGPerMl: 1.2, solids: 0.38, body: 'heavy', opacity: 'semi-transparent', sheen: 'gloss', barcode: '4006381333931',
-    }) // prettier-ignore
+      maker: 'Torvald Works',
+      name: 'Reed',
+      swatchHex: '#8ba23a',
+      densityGPerMl: 1.2,
+      solids: 0.38,
+      body: 'heavy',
+      opacity: 'semi-transparent',
+      sheen: 'gloss',
+      barcode: '4006381333931',
+    })
   })
   it('refuses doubles within the file, impossible numbers and unknown kinds, row by row', () => {
     const rows = read(

@@ -25,11 +25,13 @@ export async function exportCatalogue(tx: Tx, format: Format, now: Date): Promis
   if (format === 'csv' || format === 'xlsx') {
     const table: Table = {
       headings: COLUMNS,
-      rows: rows.filter((m) => m.kind !== 'water').map((m) => {
-        const cells = cellsOf(inputOf(m))
-        return COLUMNS.map((c) => cells[c])
-      }),
-    } // prettier-ignore
+      rows: rows
+        .filter((m) => m.kind !== 'water')
+        .map((m) => {
+          const cells = cellsOf(inputOf(m))
+          return COLUMNS.map((c) => cells[c])
+        }),
+    }
     return format === 'csv' ? `\uFEFF${writeCsv(table)}` : writeXlsx(table)
   }
   const palette: Palette = {

@@ -15,17 +15,19 @@ import { readBody, readOpacity, readSheen, readStrength } from '@/core/paint/wor
 import { schemaOf, type MaterialInput } from '../schema'
 
 /** Columns of a list, in the order they are written. Only `name` must be there; the rest have defaults. */
+// prettier-ignore
 export const COLUMNS = [
   'kind', 'maker', 'line', 'name', 'medium_kind', 'thinner', 'pigments', 'body', 'opacity', 'contrast_ratio', 'sheen', 'sheen_strength',
   'strength', 'lightfastness', 'swatch', 'tint', 'tint_white_share', 'shade', 'shade_black_share', 'wet', 'density_g_per_ml', 'solids', 'water_share', 'effects',
   'container', 'price', 'low', 'supplier', 'barcode', 'tags', 'discontinued', 'avoid_as', 'only_as', 'notes',
-] as const // prettier-ignore
+] as const
 export type Column = (typeof COLUMNS)[number]
 export type Cells = Readonly<Partial<Record<Column, string>>>
 /** Our column for each heading of a list, or '' to leave it out. */
 export type Mapping = Readonly<Record<string, Column | ''>>
 
 /** Headings other lists use, folded, without signs. Common practice, no published source. */
+// prettier-ignore
 const HEADINGS: Readonly<Record<string, Column>> = {
   brand: 'maker', manufacturer: 'maker', make: 'maker', range: 'line', series: 'line', 'product line': 'line', colour: 'name', color: 'name',
   'colour name': 'name', 'color name': 'name', title: 'name', paint: 'name', pigment: 'pigments', 'ci name': 'pigments', 'colour index': 'pigments',
@@ -34,9 +36,12 @@ const HEADINGS: Readonly<Record<string, Column>> = {
   density: 'density_g_per_ml', 'specific gravity': 'density_g_per_ml', 'volume solids': 'solids', size: 'container', volume: 'container', contents: 'container',
   'container size': 'container', cost: 'price', 'price paid': 'price', 'low stock': 'low', shop: 'supplier', vendor: 'supplier', ean: 'barcode', upc: 'barcode',
   tag: 'tags', labels: 'tags', comment: 'notes', comments: 'notes', remarks: 'notes', note: 'notes', avoid: 'avoid_as', 'good only as': 'only_as',
-} // prettier-ignore
+}
 
-const plain = (heading: string) => fold(heading).replace(/[^a-z0-9]+/g, ' ').trim() // prettier-ignore
+const plain = (heading: string) =>
+  fold(heading)
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim()
 
 /** Guesses our column for each heading; each of ours is used once, the first heading that fits. */
 export function guessMapping(headings: readonly string[]): Mapping {
@@ -120,7 +125,11 @@ function hexOf(text: string): string {
 }
 
 const YES = new Set(['yes', 'y', 'true', '1', 'x', 'discontinued'])
-const list = (text: string) => text.split(/[;\n]/).map((t) => t.trim()).filter(Boolean) // prettier-ignore
+const list = (text: string) =>
+  text
+    .split(/[;\n]/)
+    .map((t) => t.trim())
+    .filter(Boolean)
 
 /**
  * Reads the cells of one row. An empty cell keeps what `base` has, or takes the default.
@@ -159,7 +168,8 @@ export function readCells(cells: Cells, base?: MaterialInput): MaterialInput {
     discontinued: take('discontinued', 'discontinued', (t) => YES.has(fold(t)), false),
     notes: take('notes', 'notes', text, ''),
   }
-  if (kind === 'paint') return schemaOf(kind).validateSync({ ...shared, ...paintCells(cells, old, take) }) as MaterialInput
+  if (kind === 'paint')
+    return schemaOf(kind).validateSync({ ...shared, ...paintCells(cells, old, take) }) as MaterialInput
   const water = take('water_share', 'waterShare', number('water_share'), usual.waterShare)
   if (kind === 'water')
     return schemaOf(kind).validateSync({
@@ -174,7 +184,7 @@ export function readCells(cells: Cells, base?: MaterialInput): MaterialInput {
     mediumKind: take('medium_kind', 'mediumKind', fold, 'pouring medium'),
     effects: take<number[] | null>('effects', 'effects', effects, null),
   }) as MaterialInput
-} // prettier-ignore
+}
 
 type Take = <T>(c: Column, field: string, read: (text: string) => T, fallback: T) => T
 

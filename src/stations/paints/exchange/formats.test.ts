@@ -12,7 +12,9 @@ import { readFile } from './import'
 import { readXlsx, writeXlsx } from './xlsx'
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`)
-const name = fc.string({ unit: fc.constantFrom(...'aZ9é<&"\' >-'), minLength: 1, maxLength: 20 }).map((s) => `n${s}`.trim().replace(/ +/g, ' ')) // prettier-ignore
+const name = fc
+  .string({ unit: fc.constantFrom(...'aZ9é<&"\' >-'), minLength: 1, maxLength: 20 })
+  .map((s) => `n${s}`.trim().replace(/ +/g, ' '))
 const palette = fc.record({ name, swatches: fc.array(fc.record({ name, hex }), { minLength: 1, maxLength: 12 }) })
 const at = new Date('2026-05-04T10:00:00Z')
 
@@ -81,11 +83,17 @@ describe('CxF3 swatches', () => {
     const lab = objects['cc:Object']['cc:ColorValues']['cc:ColorCIELab']
     expect(lab['@ColorSpecification']).toBe(specs['cc:ColorSpecification']['@Id'])
     expect(deltaE00([lab['cc:L'], lab['cc:A'], lab['cc:B']], hexToLab('#136a78'))).toBeLessThan(0.001)
-    expect(specs['cc:ColorSpecification']['cc:TristimulusSpec']).toMatchObject({ 'cc:Illuminant': 'D65', 'cc:Observer': '2_Degree' }) // prettier-ignore
+    expect(specs['cc:ColorSpecification']['cc:TristimulusSpec']).toMatchObject({
+      'cc:Illuminant': 'D65',
+      'cc:Observer': '2_Degree',
+    })
   })
   it('are read with another prefix and with sRGB only, and refused where they are none', () => {
-    const object = (values: string) => `<CxF xmlns="http://colorexchangeformat.com/CxF3-core"><Resources><ObjectCollection><Object Name="A" Id="1"><ColorValues>${values}</ColorValues></Object></ObjectCollection></Resources></CxF>` // prettier-ignore
-    expect(readCxf3(object('<ColorSRGB MaxRange="1"><R>1</R><G>0</G><B>0.5</B></ColorSRGB>')).swatches).toEqual([{ name: 'A', hex: '#ff0080' }]) // prettier-ignore
+    const object = (values: string) =>
+      `<CxF xmlns="http://colorexchangeformat.com/CxF3-core"><Resources><ObjectCollection><Object Name="A" Id="1"><ColorValues>${values}</ColorValues></Object></ObjectCollection></Resources></CxF>`
+    expect(readCxf3(object('<ColorSRGB MaxRange="1"><R>1</R><G>0</G><B>0.5</B></ColorSRGB>')).swatches).toEqual([
+      { name: 'A', hex: '#ff0080' },
+    ])
     expect(() => readCxf3(object('<ColorCMYK/>'))).toThrow('no CIELAB and no sRGB')
     expect(() => readCxf3('<html></html>')).toThrow('outermost element must be CxF')
     expect(() => readCxf3('<CxF><a></CxF>')).toThrow('not whole XML')
@@ -95,10 +103,17 @@ describe('CxF3 swatches', () => {
 describe('a file is told by what is in it', () => {
   const bytes = (text: string) => new TextEncoder().encode(text)
   it('whatever its name', async () => {
-    expect(await readFile(bytes('name,maker\na,b'))).toMatchObject({ kind: 'table', table: { headings: ['name', 'maker'] } }) // prettier-ignore
+    expect(await readFile(bytes('name,maker\na,b'))).toMatchObject({
+      kind: 'table',
+      table: { headings: ['name', 'maker'] },
+    })
     expect(await readFile(bytes('{"format": 1}'))).toMatchObject({ kind: 'catalogue' })
-    expect(await readFile(bytes('GIMP Palette\nName: Sea\n1 2 3 Deep'))).toMatchObject({ table: { rows: [['Sea', 'Deep', '#010203']] } }) // prettier-ignore
-    expect(await readFile(await writeXlsx({ headings: ['name', 'x'], rows: [['a', 'b']] }))).toMatchObject({ table: { rows: [['a', 'b']] } }) // prettier-ignore
+    expect(await readFile(bytes('GIMP Palette\nName: Sea\n1 2 3 Deep'))).toMatchObject({
+      table: { rows: [['Sea', 'Deep', '#010203']] },
+    })
+    expect(await readFile(await writeXlsx({ headings: ['name', 'x'], rows: [['a', 'b']] }))).toMatchObject({
+      table: { rows: [['a', 'b']] },
+    })
   })
   it('and refused where it is nothing Fika reads, or too large', async () => {
     await expect(readFile(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]))).rejects.toThrow('not a list Fika reads')

@@ -59,25 +59,58 @@ export async function readFormulas(tx: Tx, refOf: (paintId: string) => Ref): Pro
     notes: f.notes,
     standsInFor: f.standsInFor === null ? null : refOf(f.standsInFor),
     versions: [...f.versions].reverse().map((v) => ({
-      note: v.note, targetHex: v.targetHex, dryHex: v.dryHex, dryReflectance: spectra.get(`${f.id} ${v.version}`) ?? null, wetHex: v.wetHex,
-      mediumKind: v.mediumKind, mediumShare: v.mediumShare, parts: v.parts.map((p) => ({ ...refOf(p.paintId), parts: p.parts })).sort(mostFirst),
+      note: v.note,
+      targetHex: v.targetHex,
+      dryHex: v.dryHex,
+      dryReflectance: spectra.get(`${f.id} ${v.version}`) ?? null,
+      wetHex: v.wetHex,
+      mediumKind: v.mediumKind,
+      mediumShare: v.mediumShare,
+      parts: v.parts.map((p) => ({ ...refOf(p.paintId), parts: p.parts })).sort(mostFirst),
     })),
-  })) // prettier-ignore
+  }))
 }
 
 /**
  * Brings named colours in. One that is not here comes with all its versions; one whose name is here only gets the
  * newest of the file, where none of its own is like it. A version of which a paint leads nowhere is left out.
  */
-export async function writeFormulas(tx: Tx, list: readonly JsonFormula[], idOf: (r: Ref) => string | undefined): Promise<void> {
-  for (const { item: f, id, known, versions } of toBring<JsonFormula['versions'][number], JsonFormula, Formula>(list, await listFormulas(tx))) {
+export async function writeFormulas(
+  tx: Tx,
+  list: readonly JsonFormula[],
+  idOf: (r: Ref) => string | undefined,
+): Promise<void> {
+  for (const { item: f, id, known, versions } of toBring<JsonFormula['versions'][number], JsonFormula, Formula>(
+    list,
+    await listFormulas(tx),
+  )) {
     const standsInFor = known ? known.standsInFor : f.standsInFor ? (idOf(f.standsInFor as Ref) ?? null) : null
     for (const v of versions) {
-      const parts = v.parts.flatMap((p): FormulaPart[] => { const paintId = idOf(p as Ref); return paintId ? [{ paintId, parts: p.parts }] : [] })
+      const parts = v.parts.flatMap((p): FormulaPart[] => {
+        const paintId = idOf(p as Ref)
+        return paintId ? [{ paintId, parts: p.parts }] : []
+      })
       if (parts.length < v.parts.length || known?.versions.some((own) => sameParts(own.parts, parts))) continue
-      const version = await saveFormula(tx, { requestId: uuidv7(), id, name: known?.name ?? f.name, notes: known?.notes ?? f.notes, standsInFor, note: v.note, targetHex: v.targetHex, parts })
+      const version = await saveFormula(tx, {
+        requestId: uuidv7(),
+        id,
+        name: known?.name ?? f.name,
+        notes: known?.notes ?? f.notes,
+        standsInFor,
+        note: v.note,
+        targetHex: v.targetHex,
+        parts,
+      })
       if (v.dryHex ?? v.wetHex)
-        await measureFormula(tx, { formulaId: id, version, dryHex: v.dryHex, dryReflectance: v.dryReflectance, wetHex: v.wetHex, mediumKind: v.mediumKind as MediumKind | null, mediumShare: v.mediumShare })
+        await measureFormula(tx, {
+          formulaId: id,
+          version,
+          dryHex: v.dryHex,
+          dryReflectance: v.dryReflectance,
+          wetHex: v.wetHex,
+          mediumKind: v.mediumKind as MediumKind | null,
+          mediumShare: v.mediumShare,
+        })
     }
   }
-} // prettier-ignore
+}

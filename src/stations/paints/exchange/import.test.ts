@@ -29,7 +29,9 @@ describe('bringing in a list', () => {
     const studio = await makeStudio()
     const first = list('maker,name,swatch,price\nKvarnby,Teal,#136a78,9.90\nKvarnby,Navy,#16284a,9.90\n')
     expect(await bringIn(studio, first)).toEqual({ added: 2, changed: 0, same: 0, bad: 0 })
-    const second = list('maker,name,swatch,price\nkvarnby,Teal,#136a78,10.90\nKvarnby,Navy,#16284a,\nKvarnby,Red,#b9262b,7\nKvarnby,Odd,blue,7\n') // prettier-ignore
+    const second = list(
+      'maker,name,swatch,price\nkvarnby,Teal,#136a78,10.90\nKvarnby,Navy,#16284a,\nKvarnby,Red,#b9262b,7\nKvarnby,Odd,blue,7\n',
+    )
     expect(await bringIn(studio, second, false)).toEqual({ added: 1, changed: 0, same: 2, bad: 1 })
     expect(await bringIn(studio, second)).toEqual({ added: 0, changed: 1, same: 2, bad: 1 })
     expect((await paints(studio)).map((m) => [m.name, m.priceMinor, m.revision])).toEqual([
@@ -73,7 +75,11 @@ describe('bringing in a list', () => {
     expect(await studio.run((tx) => previewFile(tx, file, mapping))).toMatchObject([{ state: 'new', name: 'Teal' }])
     await studio.run((tx) => importFile(tx, file, mapping, true))
     expect(await studio.run((tx) => mappingFor(tx, headings))).toEqual(mapping)
-    expect(await studio.run((tx) => mappingFor(tx, ['FARBE', 'wert', 'notiz']))).toEqual({ FARBE: 'name', wert: 'swatch', notiz: '' }) // prettier-ignore
+    expect(await studio.run((tx) => mappingFor(tx, ['FARBE', 'wert', 'notiz']))).toEqual({
+      FARBE: 'name',
+      wert: 'swatch',
+      notiz: '',
+    })
     const other = await makeStudio()
     expect(await other.run((tx) => mappingFor(tx, headings))).toEqual({ Farbe: '', Wert: '', Notiz: '' })
   })
@@ -88,28 +94,100 @@ describe('the catalogue as JSON', () => {
     await studio.run(async (tx) => {
       await insertMaterial(tx, navy, { kind: 'paint', name: 'Navy', swatchHex: '#16284a', ...look })
       await insertMaterial(tx, teal, {
-        kind: 'paint', maker: 'Kvarnby', name: 'Teal', swatchHex: '#136a78', tags: ['sea'], tintHex: '#6aaab6', tintWhiteShare: 0.9, substitutes: [navy],
-        flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }], ...look,
-      }) // prettier-ignore
+        kind: 'paint',
+        maker: 'Kvarnby',
+        name: 'Teal',
+        swatchHex: '#136a78',
+        tags: ['sea'],
+        tintHex: '#6aaab6',
+        tintWhiteShare: 0.9,
+        substitutes: [navy],
+        flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }],
+        ...look,
+      })
       await insertMaterial(tx, gone, {
-        kind: 'paint', name: 'Aqua', swatchHex: '#5c7bb0', discontinued: true, standIn: [{ paintId: teal, parts: 2 }, { paintId: navy, parts: 1 }], ...look,
-      }) // prettier-ignore
-      await insertMaterial(tx, flow, { kind: 'medium', name: 'Flow', mediumKind: 'conditioner', densityGPerMl: 1.03, solids: 0.25, effects: [1, 2, 3, 0, 1, 2, 3, 0, 1, 2] }) // prettier-ignore
+        kind: 'paint',
+        name: 'Aqua',
+        swatchHex: '#5c7bb0',
+        discontinued: true,
+        standIn: [
+          { paintId: teal, parts: 2 },
+          { paintId: navy, parts: 1 },
+        ],
+        ...look,
+      })
+      await insertMaterial(tx, flow, {
+        kind: 'medium',
+        name: 'Flow',
+        mediumKind: 'conditioner',
+        densityGPerMl: 1.03,
+        solids: 0.25,
+        effects: [1, 2, 3, 0, 1, 2, 3, 0, 1, 2],
+      })
       await notePair(tx, { paintId: teal, otherId: navy, verdict: 'together', note: 'deep' })
-      await saveOffer(tx, { id: uuidv7(), materialId: teal, supplier: 'Lockside', sizeUl: 60_000, listMinor: 990, terms: { kind: 'n-for-m', get: 3, pay: 2 }, startsOn: '2026-03-01', endsOn: '2026-03-14' }) // prettier-ignore
-      await saveSurface(tx, { id: uuidv7(), kind: 'panel', name: 'Ferry panel', shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, grade: 'sale' }) // prettier-ignore
+      await saveOffer(tx, {
+        id: uuidv7(),
+        materialId: teal,
+        supplier: 'Lockside',
+        sizeUl: 60_000,
+        listMinor: 990,
+        terms: { kind: 'n-for-m', get: 3, pay: 2 },
+        startsOn: '2026-03-01',
+        endsOn: '2026-03-14',
+      })
+      await saveSurface(tx, {
+        id: uuidv7(),
+        kind: 'panel',
+        name: 'Ferry panel',
+        shape: 'rectangle',
+        lengthMm: 200,
+        widthMm: 200,
+        diameterMm: 0,
+        edgeMm: 10,
+        grade: 'sale',
+      })
       const night = { id: uuidv7(), name: 'Night', notes: 'the ferries', standsInFor: gone, targetHex: '#1d4464' }
-      const parts = (n: number) => [{ paintId: navy, parts: 1 }, { paintId: teal, parts: n }] // prettier-ignore
+      const parts = (n: number) => [
+        { paintId: navy, parts: 1 },
+        { paintId: teal, parts: n },
+      ]
       await saveFormula(tx, { ...night, requestId: uuidv7(), note: 'first', parts: parts(1) })
       await saveFormula(tx, { ...night, requestId: uuidv7(), note: 'darker', parts: parts(3) })
       const dryReflectance = Array.from({ length: 36 }, (_, i) => 0.05 + i / 1000)
-      await measureFormula(tx, { formulaId: night.id, version: 1, dryHex: '#1d4464', dryReflectance, wetHex: '#2c5475', mediumKind: 'conditioner', mediumShare: 0.5 }) // prettier-ignore
-      const body = { paints: [{ id: teal, parts: '2' }, { id: navy, parts: '1' }], mediums: [{ id: flow, parts: '1' }], ratio: '2 : 1', waterId: '', waterParts: '0.5', drops: [], steps: ['strain'], role: 'pour', technique: 'straight' } // prettier-ignore
+      await measureFormula(tx, {
+        formulaId: night.id,
+        version: 1,
+        dryHex: '#1d4464',
+        dryReflectance,
+        wetHex: '#2c5475',
+        mediumKind: 'conditioner',
+        mediumShare: 0.5,
+      })
+      const body = {
+        paints: [
+          { id: teal, parts: '2' },
+          { id: navy, parts: '1' },
+        ],
+        mediums: [{ id: flow, parts: '1' }],
+        ratio: '2 : 1',
+        waterId: '',
+        waterParts: '0.5',
+        drops: [],
+        steps: ['strain'],
+        role: 'pour',
+        technique: 'straight',
+      }
       const recipe = { id: uuidv7(), name: 'Night pour' }
       await saveRecipe(tx, { ...recipe, requestId: uuidv7(), note: 'first', body })
       await saveRecipe(tx, { ...recipe, requestId: uuidv7(), note: 'thinner', body: { ...body, ratio: '3 : 1' } })
       // What a bottle of the rack goes into stays with the rack.
-      await saveRecipe(tx, { id: uuidv7(), name: 'From a base', requestId: uuidv7(), note: '', body: { ...body, mediums: [{ id: uuidv7(), parts: '1' }] } }) // prettier-ignore
+      await saveRecipe(tx, {
+        id: uuidv7(),
+        name: 'From a base',
+        requestId: uuidv7(),
+        note: '',
+        body: { ...body, mediums: [{ id: uuidv7(), parts: '1' }] },
+      })
       await tx.q('update material set archived_at = now() where studio_id = $1 and id = $2', [tx.studioId, navy])
     })
     return studio
@@ -135,46 +213,107 @@ describe('the catalogue as JSON', () => {
   it('brings named colours with what was measured of them, and of one that is here only what is newer', async () => {
     const studio = await full()
     const json = JSON.parse((await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string) as Catalogue
-    expect(json.formulas).toMatchObject([{ name: 'Night', notes: 'the ferries', standsInFor: { name: 'Aqua' }, versions: [{ note: 'first', dryHex: '#1d4464', mediumKind: 'conditioner' }, { note: 'darker', dryHex: null }] }]) // prettier-ignore
+    expect(json.formulas).toMatchObject([
+      {
+        name: 'Night',
+        notes: 'the ferries',
+        standsInFor: { name: 'Aqua' },
+        versions: [
+          { note: 'first', dryHex: '#1d4464', mediumKind: 'conditioner' },
+          { note: 'darker', dryHex: null },
+        ],
+      },
+    ])
     expect(json.formulas[0]!.versions[0]!.dryReflectance).toHaveLength(36)
     const file = (value: unknown) => readFile(new TextEncoder().encode(JSON.stringify(value)))
     const other = await makeStudio()
     await bringIn(other, await file(json))
     const [night] = await other.run(listFormulas)
-    expect(night!.versions.map((v) => [v.version, v.read])).toEqual([[2, false], [1, true]]) // prettier-ignore
+    expect(night!.versions.map((v) => [v.version, v.read])).toEqual([
+      [2, false],
+      [1, true],
+    ])
     // Its paints are calibrated from what came along.
-    const known = await other.run((tx) => tx.q<{ known: string }>(`select optics_known as known from paint p join material m on m.id = p.material_id where p.studio_id = $1 and m.name = 'Teal'`, [tx.studioId])) // prettier-ignore
+    const known = await other.run((tx) =>
+      tx.q<{ known: string }>(
+        `select optics_known as known from paint p join material m on m.id = p.material_id where p.studio_id = $1 and m.name = 'Teal'`,
+        [tx.studioId],
+      ),
+    )
     expect(known[0]!.known).not.toBeNull()
     const [colour] = json.formulas
-    const newest = { ...colour!.versions[1]!, note: 'lighter', parts: colour!.versions[1]!.parts.map((p, i) => ({ ...p, parts: 5 + i })) } // prettier-ignore
-    const strange = { ...colour!, name: 'Strange', versions: [{ ...newest, parts: [{ kind: 'paint', maker: '', line: '', name: 'Nowhere', parts: 1 }] }] } // prettier-ignore
-    const more = { ...json, formulas: [{ ...colour!, name: ' NIGHT', notes: 'theirs', versions: [...colour!.versions, newest] }, strange, strange, { ...colour!, name: 'night' }] } // prettier-ignore
+    const newest = {
+      ...colour!.versions[1]!,
+      note: 'lighter',
+      parts: colour!.versions[1]!.parts.map((p, i) => ({ ...p, parts: 5 + i })),
+    }
+    const strange = {
+      ...colour!,
+      name: 'Strange',
+      versions: [{ ...newest, parts: [{ kind: 'paint', maker: '', line: '', name: 'Nowhere', parts: 1 }] }],
+    }
+    const more = {
+      ...json,
+      formulas: [
+        { ...colour!, name: ' NIGHT', notes: 'theirs', versions: [...colour!.versions, newest] },
+        strange,
+        strange,
+        { ...colour!, name: 'night' },
+      ],
+    }
     await bringIn(other, await file(more))
     await bringIn(other, await file(more))
     const after = await other.run(listFormulas)
     expect(after.map((f) => [f.name, f.notes, f.versions.map((v) => v.note)])).toEqual([
       ['Night', 'the ferries', ['lighter', 'darker', 'first']],
     ])
-    await expect(bringIn(other, await file({ ...json, formulas: [{ ...colour!, versions: [] }] }))).rejects.toThrow('not a catalogue of Fika') // prettier-ignore
+    await expect(bringIn(other, await file({ ...json, formulas: [{ ...colour!, versions: [] }] }))).rejects.toThrow(
+      'not a catalogue of Fika',
+    )
   })
 
   it('brings named recipes, and of one that is here only what is newer', async () => {
     const studio = await full()
     const json = JSON.parse((await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string) as Catalogue
-    expect(json.recipes).toMatchObject([{ name: 'Night pour', versions: [{ note: 'first', ratio: '2 : 1', paints: [{ name: 'Teal', parts: '2' }, { name: 'Navy' }], mediums: [{ kind: 'medium', name: 'Flow' }] }, { note: 'thinner' }] }]) // prettier-ignore
+    expect(json.recipes).toMatchObject([
+      {
+        name: 'Night pour',
+        versions: [
+          {
+            note: 'first',
+            ratio: '2 : 1',
+            paints: [{ name: 'Teal', parts: '2' }, { name: 'Navy' }],
+            mediums: [{ kind: 'medium', name: 'Flow' }],
+          },
+          { note: 'thinner' },
+        ],
+      },
+    ])
     const file = (value: unknown) => readFile(new TextEncoder().encode(JSON.stringify(value)))
     const other = await makeStudio()
     await bringIn(other, await file(json))
-    const notes = async () => (await other.run((tx) => listRecipes<{ steps: string[] }>(tx))).map((r) => [r.name, r.versions.map((v) => v.note)]) // prettier-ignore
+    const notes = async () =>
+      (await other.run((tx) => listRecipes<{ steps: string[] }>(tx))).map((r) => [
+        r.name,
+        r.versions.map((v) => v.note),
+      ])
     expect(await notes()).toEqual([['Night pour', ['thinner', 'first']]])
     const [recipe] = json.recipes
     const newest = { ...recipe!.versions[1]!, note: 'for swipes', role: 'swipe' as const }
-    const strange = { name: 'Strange', versions: [{ ...newest, paints: [{ kind: 'paint', maker: '', line: '', name: 'Nowhere', parts: '1' }] }] } // prettier-ignore
-    const more = { ...json, recipes: [{ name: 'NIGHT pour', versions: [...recipe!.versions, newest] }, strange, strange] } // prettier-ignore
+    const strange = {
+      name: 'Strange',
+      versions: [{ ...newest, paints: [{ kind: 'paint', maker: '', line: '', name: 'Nowhere', parts: '1' }] }],
+    }
+    const more = {
+      ...json,
+      recipes: [{ name: 'NIGHT pour', versions: [...recipe!.versions, newest] }, strange, strange],
+    }
     await bringIn(other, await file(more))
     await bringIn(other, await file(more))
     expect(await notes()).toEqual([['Night pour', ['for swipes', 'thinner', 'first']]])
-    await expect(bringIn(other, await file({ ...json, recipes: [{ ...recipe!, versions: [{ ...newest, role: 'hat' }] }] }))).rejects.toThrow('not a catalogue of Fika') // prettier-ignore
+    await expect(
+      bringIn(other, await file({ ...json, recipes: [{ ...recipe!, versions: [{ ...newest, role: 'hat' }] }] })),
+    ).rejects.toThrow('not a catalogue of Fika')
   })
 
   it('is refused with the entry that is wrong', async () => {

@@ -142,7 +142,9 @@ export async function importFile(
     const written = await writeMaterials(tx, chunk.map(withoutLinks))
     const missed = chunk.find((w) => !written.has(w.id))
     if (missed)
-      throw new Conflict(`${missed.after.name} was changed by somebody else meanwhile. Nothing was imported; try again.`)
+      throw new Conflict(
+        `${missed.after.name} was changed by somebody else meanwhile. Nothing was imported; try again.`,
+      )
     told(Math.min(writes.length, at + CHUNK), writes.length)
     await new Promise((resolve) => setImmediate(resolve))
   }
@@ -159,7 +161,7 @@ export async function importFile(
     same: count('same') + (update ? 0 : count('changed')),
     bad: count('bad'),
   }
-} // prettier-ignore
+}
 
 /** A paint may refer to one that is written later: links follow when all are there. */
 const withoutLinks = (w: Write): Write =>

@@ -33,13 +33,11 @@ const headSchema = object({
       note: string().max(400).default(''),
     }),
   ).default([]),
-  offers: array(
-    offerSchema.omit(['id', 'materialId']).shape({ of: refSchema.required() }),
-  ).default([]),
+  offers: array(offerSchema.omit(['id', 'materialId']).shape({ of: refSchema.required() })).default([]),
   surfaces: array(surfaceSchema.omit(['id'])).default([]),
   formulas: array(formulaSchema).max(5_000).default([]),
   recipes: array(recipeSchema).max(5_000).default([]),
-}) // prettier-ignore
+})
 
 /** Materials with references by maker, line and name in place of ids. */
 export type JsonMaterial = Omit<MaterialInput, 'substitutes' | 'standIn'> & {
@@ -68,7 +66,9 @@ const offerKey = (o: { startsOn: string; sizeUl: number; supplier: string; terms
 /** Everything in the catalogue of a studio, as the file holds it. */
 export async function readCatalogue(tx: Tx): Promise<Catalogue> {
   const rows = await allMaterials(tx)
-  const refs = new Map(rows.map((m): [string, Ref] => [m.id, { kind: m.kind, maker: m.maker, line: m.line, name: m.name }]))
+  const refs = new Map(
+    rows.map((m): [string, Ref] => [m.id, { kind: m.kind, maker: m.maker, line: m.line, name: m.name }]),
+  )
   const materials = rows.map((m): JsonMaterial => {
     const input = inputOf(m)
     if (input.kind !== 'paint') return { ...input, archived: m.archived }
@@ -104,10 +104,15 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
     formulas: await readFormulas(tx, (id) => refs.get(id)!),
     recipes: await readRecipes(tx, (id) => refs.get(id)),
   }
-} // prettier-ignore
+}
 
 export interface ReadCatalogue {
-  readonly materials: readonly { input: MaterialInput; archived: boolean; substitutes: Ref[]; standIn: (Ref & { parts: number })[] }[] // prettier-ignore
+  readonly materials: readonly {
+    input: MaterialInput
+    archived: boolean
+    substitutes: Ref[]
+    standIn: (Ref & { parts: number })[]
+  }[]
   readonly head: ReturnType<typeof headSchema.validateSync>
 }
 
@@ -122,18 +127,29 @@ export function readJson(text: string): ReadCatalogue {
   try {
     const head = headSchema.validateSync(parsed, { stripUnknown: true })
     const materials = head.materials.map((raw: unknown, i) => {
-      const entry = raw as { kind?: string; name?: string; archived?: unknown; substitutes?: unknown; standIn?: unknown }
+      const entry = raw as {
+        kind?: string
+        name?: string
+        archived?: unknown
+        substitutes?: unknown
+        standIn?: unknown
+      }
       try {
         const { substitutes, standIn, archived, ...own } = entry
         return {
           input: schemaOf(entry?.kind).validateSync(own, { stripUnknown: true }) as MaterialInput,
           archived: boolean().default(false).validateSync(archived) ?? false,
           substitutes: (array(refSchema).default([]).validateSync(substitutes) ?? []) as Ref[],
-          standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() })).default([]).validateSync(standIn) ?? []) as (Ref & { parts: number })[],
+          standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() }))
+            .default([])
+            .validateSync(standIn) ?? []) as (Ref & { parts: number })[],
         }
       } catch (error) {
         if (!(error instanceof ValidationError)) throw error
-        throw new Invalid(`Material ${i + 1}${entry?.name ? ` (${String(entry.name).slice(0, 80)})` : ''}: ${error.message}`, 'file')
+        throw new Invalid(
+          `Material ${i + 1}${entry?.name ? ` (${String(entry.name).slice(0, 80)})` : ''}: ${error.message}`,
+          'file',
+        )
       }
     })
     return { materials, head }
@@ -141,7 +157,7 @@ export function readJson(text: string): ReadCatalogue {
     if (error instanceof ValidationError) throw new Invalid(`This is not a catalogue of Fika: ${error.message}`, 'file')
     throw error
   }
-} // prettier-ignore
+}
 
 /** The inputs of a catalogue with references turned into ids of this studio; one that leads nowhere is left out. */
 export function resolve(
@@ -182,8 +198,14 @@ export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<st
   for (const { of, ...offer } of read.head.offers) {
     const materialId = idOf(of as Ref)
     const known = here.some(
-      (h) => h.materialId === materialId && h.startsOn === offer.startsOn && h.sizeUl === offer.sizeUl && h.listMinor === offer.listMinor && h.supplier === offer.supplier && h.terms.kind === offer.terms.kind,
-    ) // prettier-ignore
+      (h) =>
+        h.materialId === materialId &&
+        h.startsOn === offer.startsOn &&
+        h.sizeUl === offer.sizeUl &&
+        h.listMinor === offer.listMinor &&
+        h.supplier === offer.supplier &&
+        h.terms.kind === offer.terms.kind,
+    )
     if (materialId && !known) await saveOffer(tx, { ...offer, id: uuidv7(), materialId })
   }
   const shelf = await listSurfaces(tx)

@@ -16,9 +16,11 @@ const requestSchema = object({
     table: tableSchema.optional().default(undefined),
     text: string().max(40_000_000).optional(),
   }).required(),
-  mapping: mixed<Record<string, string>>((v): v is Record<string, string> => typeof v === 'object' && v !== null).default({}),
+  mapping: mixed<Record<string, string>>(
+    (v): v is Record<string, string> => typeof v === 'object' && v !== null,
+  ).default({}),
   update: boolean().default(true),
-}) // prettier-ignore
+})
 
 /** Reads what the page sends back of a file it was given. @throws Invalid */
 export async function checkImport(input: unknown): Promise<{ file: ReadFile; mapping: Mapping; update: boolean }> {

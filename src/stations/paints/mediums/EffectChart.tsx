@@ -29,11 +29,19 @@ export function EffectChart({ effects, over, label }: { effects: EffectProfile; 
           </text>
           <rect x={NAME} y={3} width={width(effects[i]!)} height={ROW - 6} fill="currentColor" fillOpacity=".82" />
           {over ? (
-            <rect x={NAME} y={1} width={width(over[i]!)} height={ROW - 2} fill="none" stroke="currentColor" strokeWidth="1.2" />
+            <rect
+              x={NAME}
+              y={1}
+              width={width(over[i]!)}
+              height={ROW - 2}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.2"
+            />
           ) : null}
           {effects[i] === 0 && !over ? <path d={`M${NAME} 4v${ROW - 8}`} stroke="currentColor" /> : null}
         </g>
       ))}
     </svg>
   )
-} // prettier-ignore
+}

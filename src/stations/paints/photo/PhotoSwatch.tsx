@@ -189,7 +189,12 @@ function Picture({
           <span
             key={which}
             className="photo-mark"
-            style={{ left: `${m.x * 100}%`, top: `${m.y * 100}%`, width: `${m.width * 100}%`, height: `${m.height * 100}%` }}
+            style={{
+              left: `${m.x * 100}%`,
+              top: `${m.y * 100}%`,
+              width: `${m.width * 100}%`,
+              height: `${m.height * 100}%`,
+            }}
           >
             <i>{which}</i>
           </span>
@@ -197,4 +202,4 @@ function Picture({
       })}
     </div>
   )
-} // prettier-ignore
+}

@@ -15,7 +15,15 @@ import { buyContainersAction } from './actions'
 import type { PricedPaint } from './queries'
 
 /** A boxed set: one purchase that opens into many containers, its price split by what each is worth. */
-export function BoxedSet({ paints, currency, units }: { paints: readonly PricedPaint[]; currency: string; units: UnitSystem }) {
+export function BoxedSet({
+  paints,
+  currency,
+  units,
+}: {
+  paints: readonly PricedPaint[]
+  currency: string
+  units: UnitSystem
+}) {
   const [chosen, setChosen] = useState<string[]>([])
   const [size, setSize] = useState('')
   const [price, setPrice] = useState('')
@@ -27,7 +35,9 @@ export function BoxedSet({ paints, currency, units }: { paints: readonly PricedP
   const sizeOf = (p: PricedPaint) => (size.trim() ? parseVolumeUl(size, units) : p.sizeUl)
   /** List price of as much as the set holds; the volume where no price is known. */
   const worths = () => {
-    const all = set.map((p) => (p.priceMinor !== null && p.sizeUl ? (p.priceMinor * (sizeOf(p) ?? 0)) / p.sizeUl : null))
+    const all = set.map((p) =>
+      p.priceMinor !== null && p.sizeUl ? (p.priceMinor * (sizeOf(p) ?? 0)) / p.sizeUl : null,
+    )
     return all.every((w) => w !== null) ? all : set.map((p) => sizeOf(p) ?? 1)
   }
   const read = () => {
@@ -37,14 +47,24 @@ export function BoxedSet({ paints, currency, units }: { paints: readonly PricedP
     const containers = set.map((p, i) => {
       const sizeUl = sizeOf(p)
       if (!sizeUl) throw new Invalid(`${p.name} has no size yet. Type the size of the tubes in the box.`)
-      return { materialId: p.id, lotId: ids[i]![0], vesselId: ids[i]![1], label: 'from a boxed set', sizeUl, worth: worth[i]! }
+      return {
+        materialId: p.id,
+        lotId: ids[i]![0],
+        vesselId: ids[i]![1],
+        label: 'from a boxed set',
+        sizeUl,
+        worth: worth[i]!,
+      }
     })
     return { totalMinor, containers, note: 'boxed set' }
   }
   let split: number[] | undefined
   try {
     const { totalMinor, containers } = read()
-    split = splitPrice(totalMinor, containers.map((c) => c.worth)) // prettier-ignore
+    split = splitPrice(
+      totalMinor,
+      containers.map((c) => c.worth),
+    )
   } catch {
     // Said when it is booked.
   }
@@ -78,18 +98,28 @@ export function BoxedSet({ paints, currency, units }: { paints: readonly PricedP
           options={paints.map((p) => ({ value: p.id, label: `${p.name} · ${p.maker}` }))}
           style={{ minWidth: 260 }}
         />
-        <Input aria-label="Size of each" placeholder="20 ml each" value={size} style={{ width: 120 }} onChange={(e) => setSize(e.target.value)} />
-        <Input aria-label="Price of the set" placeholder="24.90" value={price} style={{ width: 110 }} onChange={(e) => setPrice(e.target.value)} />
+        <Input
+          aria-label="Size of each"
+          placeholder="20 ml each"
+          value={size}
+          style={{ width: 120 }}
+          onChange={(e) => setSize(e.target.value)}
+        />
+        <Input
+          aria-label="Price of the set"
+          placeholder="24.90"
+          value={price}
+          style={{ width: 110 }}
+          onChange={(e) => setPrice(e.target.value)}
+        />
         <Button onClick={buy} loading={pending}>
           Book the set
         </Button>
       </div>
       {split ? (
-        <p className="muted">
-          {set.map((p, i) => `${p.name} ${formatMoney(split[i]!, currency)}`).join(', ')}
-        </p>
+        <p className="muted">{set.map((p, i) => `${p.name} ${formatMoney(split[i]!, currency)}`).join(', ')}</p>
       ) : null}
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
     </section>
   )
-} // prettier-ignore
+}

@@ -23,7 +23,17 @@ export interface BoughtMaterial {
 }
 
 /** Books bought containers of one material, at list price or under an offer, with the price really paid. */
-export function BuyForm({ material, owned, currency, units }: { material: BoughtMaterial; owned: number; currency: string; units: UnitSystem }) {
+export function BuyForm({
+  material,
+  owned,
+  currency,
+  units,
+}: {
+  material: BoughtMaterial
+  owned: number
+  currency: string
+  units: UnitSystem
+}) {
   const [count, setCount] = useState('1')
   const [size, setSize] = useState(material.containerUl ? `${material.containerUl / 1000} ml` : '')
   const [price, setPrice] = useState(material.priceMinor === null ? '' : (material.priceMinor / 100).toFixed(2))
@@ -35,9 +45,14 @@ export function BuyForm({ material, owned, currency, units }: { material: Bought
 
   const read = () => {
     const n = parseNumber(count)
-    if (!n || !Number.isInteger(n) || n < 1 || n > ids.length) throw new Invalid('Type how many were bought, from 1 to 200.')
+    if (!n || !Number.isInteger(n) || n < 1 || n > ids.length)
+      throw new Invalid('Type how many were bought, from 1 to 200.')
     const each = price.trim() ? parseMoneyMinor(price) : null
-    return { n, sizeUl: parseVolumeUl(size, units), totalMinor: each === null ? null : offerTotal(each, n, readTerms(terms)) }
+    return {
+      n,
+      sizeUl: parseVolumeUl(size, units),
+      totalMinor: each === null ? null : offerTotal(each, n, readTerms(terms)),
+    }
   }
   let total: number | null = null
   try {
@@ -70,11 +85,29 @@ export function BuyForm({ material, owned, currency, units }: { material: Bought
     <fieldset className="bare">
       <legend>Bought</legend>
       <div className="row" style={{ flexWrap: 'wrap' }}>
-        <Input aria-label="How many" value={count} inputMode="numeric" style={{ width: 64 }} onChange={(e) => setCount(e.target.value)} />
+        <Input
+          aria-label="How many"
+          value={count}
+          inputMode="numeric"
+          style={{ width: 64 }}
+          onChange={(e) => setCount(e.target.value)}
+        />
         <span>of</span>
-        <Input aria-label="Size of the container" placeholder="60 ml" value={size} style={{ width: 120 }} onChange={(e) => setSize(e.target.value)} />
+        <Input
+          aria-label="Size of the container"
+          placeholder="60 ml"
+          value={size}
+          style={{ width: 120 }}
+          onChange={(e) => setSize(e.target.value)}
+        />
         <span>at</span>
-        <Input aria-label="Price of the container" placeholder="9.90 each" value={price} style={{ width: 110 }} onChange={(e) => setPrice(e.target.value)} />
+        <Input
+          aria-label="Price of the container"
+          placeholder="9.90 each"
+          value={price}
+          style={{ width: 110 }}
+          onChange={(e) => setPrice(e.target.value)}
+        />
         <OfferTerms terms={terms} onChange={setTerms} />
         <Button type="primary" onClick={buy} loading={pending}>
           Book a bought container
@@ -84,4 +117,4 @@ export function BuyForm({ material, owned, currency, units }: { material: Bought
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
     </fieldset>
   )
-} // prettier-ignore
+}

@@ -159,13 +159,30 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
     <fieldset className="bare">
       <legend>Add a size, price or offer</legend>
       <div className="row" style={{ flexWrap: 'wrap' }}>
-        <Input aria-label="Size sold" placeholder="60 ml" value={size} style={{ width: 110 }} onChange={(e) => setSize(e.target.value)} />
-        <Input aria-label="List price of one" placeholder="9.90" value={list} style={{ width: 100 }} onChange={(e) => setList(e.target.value)} />
+        <Input
+          aria-label="Size sold"
+          placeholder="60 ml"
+          value={size}
+          style={{ width: 110 }}
+          onChange={(e) => setSize(e.target.value)}
+        />
+        <Input
+          aria-label="List price of one"
+          placeholder="9.90"
+          value={list}
+          style={{ width: 100 }}
+          onChange={(e) => setList(e.target.value)}
+        />
         <OfferTerms terms={terms} onChange={setTerms} />
-        <Input aria-label="Where it is sold" placeholder="where" value={supplier} style={{ width: 150 }} onChange={(e) => setSupplier(e.target.value)} />
+        <Input
+          aria-label="Where it is sold"
+          placeholder="where"
+          value={supplier}
+          style={{ width: 150 }}
+          onChange={(e) => setSupplier(e.target.value)}
+        />
         <label>
-          from{' '}
-          <input className="day" type="date" value={startsOn} onChange={(e) => setStartsOn(e.target.value)} />
+          from <input className="day" type="date" value={startsOn} onChange={(e) => setStartsOn(e.target.value)} />
         </label>
         <label>
           until <input className="day" type="date" value={endsOn} onChange={(e) => setEndsOn(e.target.value)} />
@@ -177,4 +194,4 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
     </fieldset>
   )
-} // prettier-ignore
+}

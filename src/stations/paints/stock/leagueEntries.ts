@@ -12,7 +12,11 @@ export interface PaintEntry extends LeagueEntry {
  * with the same size and terms the latest counts.
  * @param today day as `2026-05-31`
  */
-export function leagueEntries(paints: readonly PricedPaint[], offers: readonly OfferRow[], today: string): PaintEntry[] {
+export function leagueEntries(
+  paints: readonly PricedPaint[],
+  offers: readonly OfferRow[],
+  today: string,
+): PaintEntry[] {
   return paints.flatMap((paint) => {
     const found = new Map<string, PaintEntry>()
     if (paint.priceMinor !== null && paint.sizeUl)
@@ -40,4 +44,4 @@ export function leagueEntries(paints: readonly PricedPaint[], offers: readonly O
     }
     return [...found.values()]
   })
-} // prettier-ignore
+}

@@ -13,20 +13,36 @@ afterAll(endPool)
 
 type Studio = Awaited<ReturnType<typeof makeStudio>>
 const request = () => uuidv7()
-const bought = (materialId: string, sizeUl: number, worth: number, label = 'tube') => ({ materialId, lotId: uuidv7(), vesselId: uuidv7(), label, sizeUl, worth }) // prettier-ignore
+const bought = (materialId: string, sizeUl: number, worth: number, label = 'tube') => ({
+  materialId,
+  lotId: uuidv7(),
+  vesselId: uuidv7(),
+  label,
+  sizeUl,
+  worth,
+})
 
 describe('containers', () => {
   it('are bought together with the price split to the cent, once', async () => {
     const studio = await makeStudio()
     const [a, b] = [await studio.paint('A'), await studio.paint('B')]
-    const set = { requestId: request(), totalMinor: 1000, containers: [bought(a, 20_000, 990), bought(a, 20_000, 990), bought(b, 20_000, 1290)] } // prettier-ignore
+    const set = {
+      requestId: request(),
+      totalMinor: 1000,
+      containers: [bought(a, 20_000, 990), bought(a, 20_000, 990), bought(b, 20_000, 1290)],
+    }
     await studio.run((tx) => buyTogether(tx, set))
     await studio.run((tx) => buyTogether(tx, set))
-    const prices = [...(await studio.run((tx) => containersOf(tx, a))), ...(await studio.run((tx) => containersOf(tx, b)))] // prettier-ignore
+    const prices = [
+      ...(await studio.run((tx) => containersOf(tx, a))),
+      ...(await studio.run((tx) => containersOf(tx, b))),
+    ]
     expect(prices.map((c) => c.priceMinor)).toEqual([303, 303, 394])
     const nothing = studio.run((tx) => buyTogether(tx, { requestId: request(), totalMinor: 1, containers: [] }))
     await expect(nothing).rejects.toThrow('at least one')
-    const stranger = studio.run((tx) => buyTogether(tx, { requestId: request(), totalMinor: 1, containers: [bought(uuidv7(), 1, 1)] })) // prettier-ignore
+    const stranger = studio.run((tx) =>
+      buyTogether(tx, { requestId: request(), totalMinor: 1, containers: [bought(uuidv7(), 1, 1)] }),
+    )
     await expect(stranger).rejects.toMatchObject({ code: 'NotFound' })
   })
 
@@ -35,10 +51,21 @@ describe('containers', () => {
     const paint = await studio.paint('A')
     const { vesselId, lotId } = await studio.container(paint, 60_000)
     const [{ density }] = (await studio.run((tx) =>
-      tx.q<{ density: number }>('select density_g_per_ml as density from material where studio_id = $1 and id = $2', [tx.studioId, paint]),
-    )) as [{ density: number }] // prettier-ignore
+      tx.q<{ density: number }>('select density_g_per_ml as density from material where studio_id = $1 and id = $2', [
+        tx.studioId,
+        paint,
+      ]),
+    )) as [{ density: number }]
     const weigh = (ml: number, lost: 'used' | 'spilled' = 'used') =>
-      studio.run((tx) => weighContainer(tx, { requestId: request(), vesselId, grossMg: 10_000 + Math.round(ml * 1000 * density), tareMg: 10_000, lost })) // prettier-ignore
+      studio.run((tx) =>
+        weighContainer(tx, {
+          requestId: request(),
+          vesselId,
+          grossMg: 10_000 + Math.round(ml * 1000 * density),
+          tareMg: 10_000,
+          lost,
+        }),
+      )
     await weigh(40)
     expect(await studio.holds(vesselId)).toBe(40_000)
     await weigh(45)
@@ -57,9 +84,15 @@ describe('containers', () => {
       { kind: 'container', ul: 5_000 },
       { kind: 'waste', ul: 15_000 },
     ])
-    await expect(studio.run((tx) => weighContainer(tx, { requestId: request(), vesselId, grossMg: 1, tareMg: 2, lost: 'used' }))).rejects.toThrow('empty container') // prettier-ignore
+    await expect(
+      studio.run((tx) => weighContainer(tx, { requestId: request(), vesselId, grossMg: 1, tareMg: 2, lost: 'used' })),
+    ).rejects.toThrow('empty container')
     const bottle = await studio.bottle('B', [{ materialId: paint, ul: 1_000 }])
-    await expect(studio.run((tx) => weighContainer(tx, { requestId: request(), vesselId: bottle, grossMg: 2, tareMg: 1, lost: 'used' }))).rejects.toThrow('not a container') // prettier-ignore
+    await expect(
+      studio.run((tx) =>
+        weighContainer(tx, { requestId: request(), vesselId: bottle, grossMg: 2, tareMg: 1, lost: 'used' }),
+      ),
+    ).rejects.toThrow('not a container')
   })
 
   it('are finished with a residue that counts no more, and taken into use again', async () => {
@@ -67,12 +100,16 @@ describe('containers', () => {
     const paint = await studio.paint('A')
     const { vesselId, lotId } = await studio.container(paint, 60_000)
     await studio.run((tx) => unseal(tx, lotId))
-    const { movementId } = await studio.run((tx) => finishContainer(tx, { requestId: request(), vesselId, residueUl: 3_000 })) // prettier-ignore
+    const { movementId } = await studio.run((tx) =>
+      finishContainer(tx, { requestId: request(), vesselId, residueUl: 3_000 }),
+    )
     expect(await studio.holds(vesselId)).toBe(3_000)
     expect((await studio.run(onHand)).get(paint)).toBe(0)
     const [c] = await studio.run((tx) => containersOf(tx, paint))
     expect([c!.unsealedAt, c!.finishedAt].every(Boolean)).toBe(true)
-    await expect(studio.run((tx) => finishContainer(tx, { requestId: request(), vesselId, residueUl: 0 }))).rejects.toThrow('finished already') // prettier-ignore
+    await expect(
+      studio.run((tx) => finishContainer(tx, { requestId: request(), vesselId, residueUl: 0 })),
+    ).rejects.toThrow('finished already')
     // A finished container gives nothing to a mix: it comes from untracked supply.
     await studio.bottle('B', [{ materialId: paint, ul: 2_000 }])
     expect(await studio.holds(vesselId)).toBe(3_000)
@@ -82,12 +119,24 @@ describe('containers', () => {
     await studio.run((tx) => reopen(tx, lotId))
     expect((await studio.run(onHand)).get(paint)).toBe(60_000)
     await expect(studio.run((tx) => reopen(tx, lotId))).rejects.toMatchObject({ code: 'NotFound' })
-    await expect(studio.run((tx) => finishContainer(tx, { requestId: request(), vesselId, residueUl: 60_001 }))).rejects.toThrow('less than the residue') // prettier-ignore
+    await expect(
+      studio.run((tx) => finishContainer(tx, { requestId: request(), vesselId, residueUl: 60_001 })),
+    ).rejects.toThrow('less than the residue')
   })
 })
 
 describe('sizes and offers', () => {
-  const offer = (materialId: string, more: object = {}) => ({ id: uuidv7(), materialId, supplier: 'Lockside', sizeUl: 120_000, listMinor: 900, terms: { kind: 'list' as const }, startsOn: '2026-01-01', endsOn: null, ...more }) // prettier-ignore
+  const offer = (materialId: string, more: object = {}) => ({
+    id: uuidv7(),
+    materialId,
+    supplier: 'Lockside',
+    sizeUl: 120_000,
+    listMinor: 900,
+    terms: { kind: 'list' as const },
+    startsOn: '2026-01-01',
+    endsOn: null,
+    ...more,
+  })
   const save = (studio: Studio, o: ReturnType<typeof offer>) => studio.run((tx) => saveOffer(tx, o))
 
   it('are kept, changed and taken back', async () => {
@@ -137,7 +186,9 @@ describe('sizes and offers', () => {
       { materialId: used, ul: 10_000 },
       { materialId: flow, ul: 20_000 },
     ])
-    const [a, b] = await studio.run((tx) => pricedPaints(tx, now)).then((all) => ['Used', 'Idle'].map((n) => all.find((p) => p.name === n)!)) // prettier-ignore
+    const [a, b] = await studio
+      .run((tx) => pricedPaints(tx, now))
+      .then((all) => ['Used', 'Idle'].map((n) => all.find((p) => p.name === n)!))
     expect([a!.pacedUl, a!.idle, a!.onHandUl]).toEqual([10_000, false, 50_000])
     expect([b!.pacedUl, b!.idle, b!.lastUsedAt]).toEqual([0, true, null])
     expect(await studio.run(pricedMediums)).toEqual([{ id: flow, name: 'Flow', perMl: 2 }])
@@ -152,7 +203,17 @@ describe('sizes and offers', () => {
 })
 
 describe('surfaces', () => {
-  const panel = { id: uuidv7(), kind: 'panel' as const, name: 'Panel', shape: 'rectangle' as const, lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, grade: 'sale' as const } // prettier-ignore
+  const panel = {
+    id: uuidv7(),
+    kind: 'panel' as const,
+    name: 'Panel',
+    shape: 'rectangle' as const,
+    lengthMm: 200,
+    widthMm: 200,
+    diameterMm: 0,
+    edgeMm: 10,
+    grade: 'sale' as const,
+  }
   it('come by the pack and go one by one, each request once, never below none', async () => {
     const studio = await makeStudio()
     await studio.run((tx) => saveSurface(tx, panel))

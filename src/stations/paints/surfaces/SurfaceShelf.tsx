@@ -176,19 +176,62 @@ function NewSurface({ units }: { units: UnitSystem }) {
     attempt(() => {
       const round = kind === 'round'
       const face = round ? { diameterMm: parseAmount(size, 'length', units) } : parseSize(size, units)
-      const surface = { id, kind, grade, name: name || `${kind} ${size}`, shape: round ? 'round' : 'rectangle', ...face, edgeMm: edge.trim() ? parseAmount(edge, 'length', units) : 0 }
-      send(() => saveSurfaceAction(surface), () => (setId(uuidv7()), setName(''), setSize(''), router.refresh()), 'On the shelf')
+      const surface = {
+        id,
+        kind,
+        grade,
+        name: name || `${kind} ${size}`,
+        shape: round ? 'round' : 'rectangle',
+        ...face,
+        edgeMm: edge.trim() ? parseAmount(edge, 'length', units) : 0,
+      }
+      send(
+        () => saveSurfaceAction(surface),
+        () => (setId(uuidv7()), setName(''), setSize(''), router.refresh()),
+        'On the shelf',
+      )
     })
   }
   return (
     <section className="panel" style={{ marginTop: 20 }} aria-label="New surface">
       <h2>Add a kind of surface</h2>
       <div className="row" style={{ flexWrap: 'wrap' }}>
-        <Select aria-label="Kind of surface" value={kind} onChange={setKind} options={SURFACE_KINDS.map((value) => ({ value, label: value }))} style={{ width: 180 }} />
-        <Input aria-label="Size of the surface" placeholder={kind === 'round' ? '30 cm' : '40 x 50 cm'} value={size} style={{ width: 140 }} onChange={(e) => setSize(e.target.value)} />
-        <Input aria-label="Edge depth of the surface" placeholder="edge 2 cm" value={edge} style={{ width: 110 }} onChange={(e) => setEdge(e.target.value)} />
-        <Select aria-label="Grade" value={grade} onChange={setGrade} options={GRADES.map((value) => ({ value, label: `for ${value}` }))} style={{ width: 140 }} />
-        <Input aria-label="Name of the surface" placeholder="name" className="grow" value={name} style={{ minWidth: 160 }} onChange={(e) => setName(e.target.value)} />
+        <Select
+          aria-label="Kind of surface"
+          value={kind}
+          onChange={setKind}
+          options={SURFACE_KINDS.map((value) => ({ value, label: value }))}
+          style={{ width: 180 }}
+        />
+        <Input
+          aria-label="Size of the surface"
+          placeholder={kind === 'round' ? '30 cm' : '40 x 50 cm'}
+          value={size}
+          style={{ width: 140 }}
+          onChange={(e) => setSize(e.target.value)}
+        />
+        <Input
+          aria-label="Edge depth of the surface"
+          placeholder="edge 2 cm"
+          value={edge}
+          style={{ width: 110 }}
+          onChange={(e) => setEdge(e.target.value)}
+        />
+        <Select
+          aria-label="Grade"
+          value={grade}
+          onChange={setGrade}
+          options={GRADES.map((value) => ({ value, label: `for ${value}` }))}
+          style={{ width: 140 }}
+        />
+        <Input
+          aria-label="Name of the surface"
+          placeholder="name"
+          className="grow"
+          value={name}
+          style={{ minWidth: 160 }}
+          onChange={(e) => setName(e.target.value)}
+        />
         <Button type="primary" loading={pending} onClick={add}>
           Add it
         </Button>
@@ -196,4 +239,4 @@ function NewSurface({ units }: { units: UnitSystem }) {
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
     </section>
   )
-} // prettier-ignore
+}

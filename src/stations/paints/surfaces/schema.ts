@@ -2,7 +2,17 @@ import { number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/session/idSchema'
 import { priceMinor } from '../schema'
 
-export const SURFACE_KINDS = ['stretched canvas', 'deep canvas', 'canvas board', 'panel', 'round', 'tile', 'vase', 'tray', 'other'] as const // prettier-ignore
+export const SURFACE_KINDS = [
+  'stretched canvas',
+  'deep canvas',
+  'canvas board',
+  'panel',
+  'round',
+  'tile',
+  'vase',
+  'tray',
+  'other',
+] as const
 export const GRADES = ['practice', 'sale'] as const
 
 const mm = (what: string) =>

@@ -39,7 +39,9 @@ export async function moveSurfaces(tx: Tx, m: MoveInput): Promise<void> {
     [tx.studioId, m.surfaceId],
   )
   if (sum!.n < 0)
-    throw new Conflict(`Only ${sum!.n - m.count} of ${surface.name} are on the shelf. Book a pack first, or take fewer.`) // prettier-ignore
+    throw new Conflict(
+      `Only ${sum!.n - m.count} of ${surface.name} are on the shelf. Book a pack first, or take fewer.`,
+    )
 }
 
 /** Takes a kind of surface off the list; what it was used for stays. @throws NotFound */

@@ -29,7 +29,8 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
   const each = sheet.columns * sheet.rows
   const place = Math.min(each, Math.max(1, Math.trunc(parseNumber(from) ?? 1)))
   const sheets = Math.ceil((ids.length + place - 1) / each)
-  const address = (as: string, more = '') => `/rack/labels/print?ids=${ids.join(',')}&grid=${grid}&from=${place}&as=${as}${more}`
+  const address = (as: string, more = '') =>
+    `/rack/labels/print?ids=${ids.join(',')}&grid=${grid}&from=${place}&as=${as}${more}`
   const toggle = (id: string) => setIds(ids.includes(id) ? ids.filter((i) => i !== id) : [...ids, id])
   return (
     <>
@@ -37,7 +38,8 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
         <h1>
           Labels{' '}
           <span className="sub">
-            {ids.length} of {bottles.length} bottles{ids.length && each > 1 ? `, ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : ''}
+            {ids.length} of {bottles.length} bottles
+            {ids.length && each > 1 ? `, ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}` : ''}
           </span>
         </h1>
         <a className="go second" href={address('svg')} aria-disabled={ids.length === 0} download="labels.svg">
@@ -52,7 +54,13 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
         <section className="panel" aria-label="Which labels">
           <label className="field">
             <span>Sheet</span>
-            <Select aria-label="Sheet" value={grid} onChange={setGrid} style={{ width: '100%' }} options={GRIDS.map((g) => ({ value: g.key, label: g.name }))} />
+            <Select
+              aria-label="Sheet"
+              value={grid}
+              onChange={setGrid}
+              style={{ width: '100%' }}
+              options={GRIDS.map((g) => ({ value: g.key, label: g.name }))}
+            />
           </label>
           {each > 1 ? (
             <label className="field">
@@ -62,7 +70,13 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
           ) : null}
           <div className="row">
             <span className="grow">
-              <Input allowClear value={q} placeholder="Search bottles" aria-label="Search bottles" onChange={(e) => setQ(e.target.value)} />
+              <Input
+                allowClear
+                value={q}
+                placeholder="Search bottles"
+                aria-label="Search bottles"
+                onChange={(e) => setQ(e.target.value)}
+              />
             </span>
             <button type="button" className="plain" onClick={() => setIds(shown.map((b) => b.id))}>
               All
@@ -87,7 +101,12 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
           {ids.length ? (
             // The very file that is printed, drawn by the browser.
             // eslint-disable-next-line @next/next/no-img-element
-            <img src={address('svg', '&outlines')} alt={`First sheet: ${Math.min(ids.length, each - place + 1)} labels`} data-testid="sheet" style={{ aspectRatio: `${sheet.page.width} / ${sheet.page.height}` }} />
+            <img
+              src={address('svg', '&outlines')}
+              alt={`First sheet: ${Math.min(ids.length, each - place + 1)} labels`}
+              data-testid="sheet"
+              style={{ aspectRatio: `${sheet.page.width} / ${sheet.page.height}` }}
+            />
           ) : (
             <p className="muted">Choose bottles, and their labels appear here as they are printed.</p>
           )}
@@ -95,4 +114,4 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
       </div>
     </>
   )
-} // prettier-ignore
+}

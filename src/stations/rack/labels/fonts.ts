@@ -8,7 +8,12 @@ const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files'
 export const MM = 72 / 25.4
 
 /** A PDF with the label's fonts, and how wide they write. */
-export async function documentWithFonts(): Promise<{ pdf: PDFDocument; plain: PDFFont; bold: PDFFont; widthOf: WidthOf }> {
+export async function documentWithFonts(): Promise<{
+  pdf: PDFDocument
+  plain: PDFFont
+  bold: PDFFont
+  widthOf: WidthOf
+}> {
   const pdf = await PDFDocument.create()
   pdf.registerFontkit(fontkit)
   const font = (weight: number) =>
@@ -18,4 +23,4 @@ export async function documentWithFonts(): Promise<{ pdf: PDFDocument; plain: PD
   const [plain, bold] = [await font(400), await font(700)]
   const widthOf: WidthOf = (text, size, isBold) => (isBold ? bold : plain).widthOfTextAtSize(text, size * MM) / MM
   return { pdf, plain, bold, widthOf }
-} // prettier-ignore
+}

@@ -17,6 +17,7 @@ const A4 = { width: 210, height: 297 }
 const LETTER = { width: 215.9, height: 279.4 }
 
 /** Common sheets, named by their measures. */
+// prettier-ignore
 export const GRIDS: readonly Grid[] = [
   { key: 'one', name: 'One label, 70 × 36 mm', page: { width: 70, height: 36 }, columns: 1, rows: 1, label: { width: 70, height: 36 }, left: 0, top: 0, gapX: 0 },
   { key: 'a4-24', name: 'A4, 24 labels of 70 × 37 mm', page: A4, columns: 3, rows: 8, label: { width: 70, height: 37 }, left: 0, top: 0.5, gapX: 0 },
@@ -24,7 +25,7 @@ export const GRIDS: readonly Grid[] = [
   { key: 'a4-40', name: 'A4, 40 labels of 48.5 × 25.4 mm', page: A4, columns: 4, rows: 10, label: { width: 48.5, height: 25.4 }, left: 8, top: 21.5, gapX: 0 },
   { key: 'letter-30', name: 'Letter, 30 labels of 2⅝ × 1 in', page: LETTER, columns: 3, rows: 10, label: { width: 66.675, height: 25.4 }, left: 4.76, top: 12.7, gapX: 3.175 },
   { key: 'letter-10', name: 'Letter, 10 labels of 4 × 2 in', page: LETTER, columns: 2, rows: 5, label: { width: 101.6, height: 50.8 }, left: 3.97, top: 12.7, gapX: 4.76 },
-] // prettier-ignore
+]
 
 export const gridOf = (key: string | null | undefined): Grid => GRIDS.find((g) => g.key === key) ?? GRIDS[0]!
 

@@ -13,11 +13,19 @@ export async function labelTexts(tx: Tx, ids: readonly string[], origin: string)
   return ids.flatMap((id) => {
     const b = found.get(id)
     if (!b) return []
-    return [{
-      name: b.label, role: b.isJar ? 'run-off' : b.role, code: shortCode(b.code), mixedOn: day(b.mixedAt, zone),
-      keepsUntil: b.keepUntil ? day(b.keepUntil, zone) : '', recipe: recipeText(b.recipe), hex: b.hex, url: `${origin}/rack/${b.id}`,
-    }]
-  }) // prettier-ignore
+    return [
+      {
+        name: b.label,
+        role: b.isJar ? 'run-off' : b.role,
+        code: shortCode(b.code),
+        mixedOn: day(b.mixedAt, zone),
+        keepsUntil: b.keepUntil ? day(b.keepUntil, zone) : '',
+        recipe: recipeText(b.recipe),
+        hex: b.hex,
+        url: `${origin}/rack/${b.id}`,
+      },
+    ]
+  })
 }
 
 /** Where the app is reached, as the browser that asks knows it. */

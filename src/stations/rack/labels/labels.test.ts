@@ -70,7 +70,12 @@ describe('a label', () => {
     }
   })
   it('joins the modules of a row that touch', () => {
-    expect(modulesPath([[true, true, false, true], [false, false, true, false]])).toBe('M0 0h2v1h-2zM3 0h1v1h-1zM2 1h1v1h-1z') // prettier-ignore
+    expect(
+      modulesPath([
+        [true, true, false, true],
+        [false, false, true, false],
+      ]),
+    ).toBe('M0 0h2v1h-2zM3 0h1v1h-1zM2 1h1v1h-1z')
   })
 })
 

@@ -25,10 +25,15 @@ export interface TextAt {
 export interface LabelDrawing {
   readonly texts: readonly TextAt[]
   /** Upper left corner and side of the QR code, and its modules, dark ones true. */
-  readonly qr: { readonly x: number; readonly y: number; readonly side: number; readonly modules: readonly (readonly boolean[])[] }
+  readonly qr: {
+    readonly x: number
+    readonly y: number
+    readonly side: number
+    readonly modules: readonly (readonly boolean[])[]
+  }
   /** A chip of the colour. */
   readonly chip: { readonly x: number; readonly y: number; readonly width: number; readonly height: number } | null
-} // prettier-ignore
+}
 
 /** How wide a text is, mm, at a size in mm. */
 export type WidthOf = (text: string, size: number, bold: boolean) => number
@@ -81,9 +86,10 @@ export function drawLabel(label: LabelText, size: { width: number; height: numbe
   return {
     texts,
     qr: { x, y: top, side, modules: modulesOf(label.url) },
-    chip: chipHeight && label.hex ? { x, y: size.height - EDGE - chipHeight + 0.5, width: side, height: chipHeight } : null,
+    chip:
+      chipHeight && label.hex ? { x, y: size.height - EDGE - chipHeight + 0.5, width: side, height: chipHeight } : null,
   }
-} // prettier-ignore
+}
 
 const BORDER = 2
 

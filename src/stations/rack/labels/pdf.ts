@@ -21,12 +21,24 @@ export async function labelsPdf(labels: readonly LabelText[], grid: Grid, from =
     const across = (mm: number) => (x + mm) * MM
     const { texts, qr, chip } = drawLabel(label, grid.label, widthOf)
     for (const t of texts)
-      page.drawText(t.text, { x: across(t.x), y: down(t.y), size: t.size * MM, font: t.bold ? bold : plain, color: INK }) // prettier-ignore
+      page.drawText(t.text, {
+        x: across(t.x),
+        y: down(t.y),
+        size: t.size * MM,
+        font: t.bold ? bold : plain,
+        color: INK,
+      })
     const scale = (qr.side / qr.modules.length) * MM
     page.drawSvgPath(modulesPath(qr.modules), { x: across(qr.x), y: down(qr.y), scale, color: rgb(0, 0, 0) })
     if (chip && label.hex) {
       const [r, g, b] = hexToSrgb(label.hex)
-      page.drawRectangle({ x: across(chip.x), y: down(chip.y + chip.height), width: chip.width * MM, height: chip.height * MM, color: rgb(r, g, b) }) // prettier-ignore
+      page.drawRectangle({
+        x: across(chip.x),
+        y: down(chip.y + chip.height),
+        width: chip.width * MM,
+        height: chip.height * MM,
+        color: rgb(r, g, b),
+      })
     }
   })
   pdf.setTitle(labels.length === 1 ? `Label: ${labels[0]!.name}` : `${labels.length} labels`)

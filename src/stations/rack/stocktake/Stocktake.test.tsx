@@ -11,17 +11,48 @@ import { Stocktake } from './Stocktake'
 const refresh = jest.fn()
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh }) }))
 jest.mock('../RackNav', () => ({ RackNav: () => null }))
-jest.mock('../actions', () => ({ dropWeightAction: jest.fn(), nameLossAction: jest.fn(), stocktakeAction: jest.fn(), takeWeightAction: jest.fn() })) // prettier-ignore
-const scale = { here: false, why: 'The scale does not answer.', grams: null as number | null, settledG: null as number | null } // prettier-ignore
+jest.mock('../actions', () => ({
+  dropWeightAction: jest.fn(),
+  nameLossAction: jest.fn(),
+  stocktakeAction: jest.fn(),
+  takeWeightAction: jest.fn(),
+}))
+const scale = {
+  here: false,
+  why: 'The scale does not answer.',
+  grams: null as number | null,
+  settledG: null as number | null,
+}
 jest.mock('@/ui/useScale', () => ({ useScale: () => scale }))
 
 const bottle = (id: string, ul = 100_000): ToWeigh => ({
-  id, code: '0000', label: id, role: 'pour', palette: '', hex: null, sheen: 'satin', isJar: false, ul, capacityUl: null, tareMg: 30_000,
-  content: [{ lotId: `p ${id}`, ul: ul * 0.9, isWater: false, densityGPerMl: 1, solids: 0.4 }, { lotId: 'w', ul: ul * 0.1, isWater: true, densityGPerMl: 1, solids: 0 }],
-}) // prettier-ignore
+  id,
+  code: '0000',
+  label: id,
+  role: 'pour',
+  palette: '',
+  hex: null,
+  sheen: 'satin',
+  isJar: false,
+  ul,
+  capacityUl: null,
+  tareMg: 30_000,
+  content: [
+    { lotId: `p ${id}`, ul: ul * 0.9, isWater: false, densityGPerMl: 1, solids: 0.4 },
+    { lotId: 'w', ul: ul * 0.1, isWater: true, densityGPerMl: 1, solids: 0 },
+  ],
+})
 const weight = (b: ToWeigh, offMg: number, more: Partial<Weight> = {}): Weight => ({
-  vesselId: b.id, requestId: `r ${b.id}`, grossMg: 130_000 + offMg, tareMg: 30_000, named: null, heldAs: contentKey(b.content), at: '2026-11-27T09:00:00Z', mine: true, ...more,
-}) // prettier-ignore
+  vesselId: b.id,
+  requestId: `r ${b.id}`,
+  grossMg: 130_000 + offMg,
+  tareMg: 30_000,
+  named: null,
+  heldAs: contentKey(b.content),
+  at: '2026-11-27T09:00:00Z',
+  mine: true,
+  ...more,
+})
 const [Teal, Navy, Cream] = [bottle('Teal'), bottle('Navy'), bottle('Cream')]
 
 function show(first: Weight[] = [], bottles = [Teal, Navy, Cream]) {
@@ -51,9 +82,14 @@ describe('a stocktake on the screen', () => {
   it('takes what the scale shows with the one key, and goes on to the next bottle', async () => {
     show()
     expect(now()).toBe('Teal')
-    told(takeWeightAction).mockImplementation(async (w: Weight) => ({ ok: true, value: weight(Teal, 0, { ...w, heldAs: contentKey(Teal.content) }) })) // prettier-ignore
+    told(takeWeightAction).mockImplementation(async (w: Weight) => ({
+      ok: true,
+      value: weight(Teal, 0, { ...w, heldAs: contentKey(Teal.content) }),
+    }))
     await press(' ')
-    expect(takeWeightAction).toHaveBeenCalledWith(expect.objectContaining({ vesselId: 'Teal', grossMg: 127_000, tareMg: 30_000 })) // prettier-ignore
+    expect(takeWeightAction).toHaveBeenCalledWith(
+      expect.objectContaining({ vesselId: 'Teal', grossMg: 127_000, tareMg: 30_000 }),
+    )
     expect(now()).toBe('Navy')
     expect(kinds()).toEqual(['evaporation'])
     expect(screen.getByText('1 of 3 weighed')).toBeTruthy()

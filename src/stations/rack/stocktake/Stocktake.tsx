@@ -26,7 +26,19 @@ import type { ToWeigh } from './queries'
 import { useWeights } from './useWeights'
 
 /** Along the shelf with the scale: bottle after bottle, every difference explained, all of it booked at the end. */
-export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToWeigh[]; first: readonly Weight[]; units: UnitSystem; zone: string; today: string }) {
+export function Stocktake({
+  bottles,
+  first,
+  units,
+  zone,
+  today,
+}: {
+  bottles: ToWeigh[]
+  first: readonly Weight[]
+  units: UnitSystem
+  zone: string
+  today: string
+}) {
   const { weights, put, name, drop, dropAll } = useWeights(first)
   const [at, setAt] = useState<string>()
   const [typed, setTyped] = useState('')
@@ -40,7 +52,9 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
   const taken = useMemo(() => new Set(weights.map((w) => w.vesselId)), [weights])
   const lines = weights.flatMap((weight) => {
     const b = byId.get(weight.vesselId)
-    return b ? [{ bottle: b, weight, changed: weight.heldAs !== contentKey(b.content), difference: differenceOf(b, weight) }] : []
+    return b
+      ? [{ bottle: b, weight, changed: weight.heldAs !== contentKey(b.content), difference: differenceOf(b, weight) }]
+      : []
   })
   const open = bottles.filter((b) => !taken.has(b.id))
   const bottle = (at && byId.get(at)) || open[0]
@@ -119,7 +133,13 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
             {lines.length} of {bottles.length} weighed
           </span>
         </h1>
-        <Button type="primary" size="large" disabled={bookable.length === 0 || unclear.length > 0} loading={booking} onClick={book}>
+        <Button
+          type="primary"
+          size="large"
+          disabled={bookable.length === 0 || unclear.length > 0}
+          loading={booking}
+          onClick={book}
+        >
           Book {bookable.length === 1 ? 'one weight' : `${bookable.length} weights`}
         </Button>
       </div>
@@ -132,7 +152,11 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
           <section className="panel stocktake-now" aria-label="To weigh now">
             {bottle ? (
               <>
-                <BottleGlyph id={`take-${bottle.id}`} height={210} look={{ hex: bottle.hex, sheen: bottle.sheen, level: level(bottle), jar: bottle.isJar }} />
+                <BottleGlyph
+                  id={`take-${bottle.id}`}
+                  height={210}
+                  look={{ hex: bottle.hex, sheen: bottle.sheen, level: level(bottle), jar: bottle.isJar }}
+                />
                 <div>
                   <h2 style={{ fontSize: '1.7rem', marginBottom: 2 }} data-testid="to-weigh" data-id={bottle.id}>
                     {bottle.label}
@@ -144,22 +168,45 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
                     {scale.here && scale.grams !== null ? `${scale.grams.toFixed(1)} g` : '—'}
                   </div>
                   <p className="muted" data-testid="stock-scale" data-settled={scale.settledG ?? ''}>
-                    {scale.here ? (scale.overload ? 'too heavy: take it off' : scale.settledG === null ? 'moving' : 'steady') : scale.why}
+                    {scale.here
+                      ? scale.overload
+                        ? 'too heavy: take it off'
+                        : scale.settledG === null
+                          ? 'moving'
+                          : 'steady'
+                      : scale.why}
                   </p>
                 </div>
                 {scale.standIn ? (
-                  <button type="button" className="go second" style={{ justifySelf: 'start' }} onClick={() => void scale.ask({ do: 'place', grams: bookedG(bottle) - (scale.grams ?? 0) })}>
+                  <button
+                    type="button"
+                    className="go second"
+                    style={{ justifySelf: 'start' }}
+                    onClick={() => void scale.ask({ do: 'place', grams: bookedG(bottle) - (scale.grams ?? 0) })}
+                  >
                     Set it on the stand-in
                   </button>
                 ) : null}
                 <div className="stocktake-type">
                   <label className="field">
                     <span>Or type the weight</span>
-                    <HandInput value={typed} placeholder="164 g" aria-label="Weight, typed" onChange={(e) => setTyped(e.target.value)} onEnter={take} />
+                    <HandInput
+                      value={typed}
+                      placeholder="164 g"
+                      aria-label="Weight, typed"
+                      onChange={(e) => setTyped(e.target.value)}
+                      onEnter={take}
+                    />
                   </label>
                   <label className="field">
                     <span>Empty bottle weighs</span>
-                    <HandInput value={tare} placeholder={bottle.tareMg === null ? '28 g' : formatGrams(bottle.tareMg)} aria-label="Empty bottle weighs" onChange={(e) => setTare(e.target.value)} onEnter={take} />
+                    <HandInput
+                      value={tare}
+                      placeholder={bottle.tareMg === null ? '28 g' : formatGrams(bottle.tareMg)}
+                      aria-label="Empty bottle weighs"
+                      onChange={(e) => setTare(e.target.value)}
+                      onEnter={take}
+                    />
                   </label>
                 </div>
                 {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
@@ -167,9 +214,22 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
                   Take the weight <kbd>Space</kbd>
                 </button>
                 <div className="row stocktake-find">
-                  <Input value={code} placeholder="Code on the label" aria-label="Code on the label" style={{ width: 190 }} onChange={(e) => setCode(e.target.value)} onPressEnter={find} />
+                  <Input
+                    value={code}
+                    placeholder="Code on the label"
+                    aria-label="Code on the label"
+                    style={{ width: 190 }}
+                    onChange={(e) => setCode(e.target.value)}
+                    onPressEnter={find}
+                  />
                   <Button onClick={find}>Find it</Button>
-                  <Button onClick={() => go(open[(open.findIndex((b) => b.id === bottle.id) + 1) % Math.max(1, open.length)]?.id)}>Skip it</Button>
+                  <Button
+                    onClick={() =>
+                      go(open[(open.findIndex((b) => b.id === bottle.id) + 1) % Math.max(1, open.length)]?.id)
+                    }
+                  >
+                    Skip it
+                  </Button>
                 </div>
               </>
             ) : (
@@ -178,16 +238,26 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
           </section>
           <section className="panel" aria-label="Weighed">
             <h2>What was found</h2>
-            {lines.length === 0 ? <p className="muted">Nothing is corrected until you book it. Weigh a bottle, and what the difference is appears here.</p> : null}
+            {lines.length === 0 ? (
+              <p className="muted">
+                Nothing is corrected until you book it. Weigh a bottle, and what the difference is appears here.
+              </p>
+            ) : null}
             <table className="sheet">
               <tbody>
                 {[...lines].reverse().map(({ bottle: b, weight, changed, difference: d }) => (
                   <tr key={b.id} data-testid="weighed" data-kind={changed ? 'changed' : d.kind}>
                     <td>
                       <b>{b.label}</b>
-                      {day(weight.at, zone) === today ? null : <small className="muted"> weighed {day(weight.at, zone)}</small>}
+                      {day(weight.at, zone) === today ? null : (
+                        <small className="muted"> weighed {day(weight.at, zone)}</small>
+                      )}
                       <br />
-                      <small>{changed ? 'Something went in or out since it was weighed. Weigh it again; this weight is not booked.' : d.sentence}</small>
+                      <small>
+                        {changed
+                          ? 'Something went in or out since it was weighed. Weigh it again; this weight is not booked.'
+                          : d.sentence}
+                      </small>
                       {!changed && (d.kind === 'unexplained' || weight.named) ? (
                         <div style={{ marginTop: 6 }}>
                           <Segmented<Loss | ''>
@@ -221,20 +291,30 @@ export function Stocktake({ bottles, first, units, zone, today }: { bottles: ToW
                 <h3 style={{ marginTop: 16 }}>Still to weigh</h3>
                 <div className="to-weigh">
                   {open.slice(0, 60).map((b) => (
-                    <button key={b.id} type="button" aria-current={b.id === bottle?.id ? 'true' : undefined} onClick={() => go(b.id)}>
+                    <button
+                      key={b.id}
+                      type="button"
+                      aria-current={b.id === bottle?.id ? 'true' : undefined}
+                      onClick={() => go(b.id)}
+                    >
                       <Chip hex={b.hex} sheen={b.sheen} size={24} /> {b.label}
                     </button>
                   ))}
                 </div>
               </>
             ) : null}
-            {unclear.length ? <Notice kind="warning">{unclear.length === 1 ? 'One loss is' : `${unclear.length} losses are`} more than the water that was added. Say what happened, then book.</Notice> : null}
+            {unclear.length ? (
+              <Notice kind="warning">
+                {unclear.length === 1 ? 'One loss is' : `${unclear.length} losses are`} more than the water that was
+                added. Say what happened, then book.
+              </Notice>
+            ) : null}
           </section>
         </div>
       )}
     </>
   )
-} // prettier-ignore
+}
 
 /** What the bottle weighs by the books, g. */
 const bookedG = (b: ToWeigh) =>

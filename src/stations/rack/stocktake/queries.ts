@@ -25,8 +25,13 @@ export async function toWeigh(tx: Tx): Promise<ToWeigh[]> {
   const bottles = await rackBottles(tx, false)
   const ids = bottles.map((b) => b.id)
   const tares = new Map(
-    (await tx.q<{ id: string; mg: number | null }>('select vessel_id as id, tare_mg as mg from bottle where studio_id = $1 and vessel_id = any ($2)', [tx.studioId, ids])).map((r) => [r.id, r.mg]),
-  ) // prettier-ignore
+    (
+      await tx.q<{ id: string; mg: number | null }>(
+        'select vessel_id as id, tare_mg as mg from bottle where studio_id = $1 and vessel_id = any ($2)',
+        [tx.studioId, ids],
+      )
+    ).map((r) => [r.id, r.mg]),
+  )
   const content = groupBy(await portionsOf(tx, ids), (p) => p.vesselId)
   return bottles
     .map(({ id, code, label, role, palette, hex, sheen, isJar, ul, capacityUl }) => ({
@@ -42,6 +47,6 @@ export async function toWeigh(tx: Tx): Promise<ToWeigh[]> {
       capacityUl,
       tareMg: tares.get(id) ?? null,
       content: (content.get(id) ?? []).map(weighable),
-    })) // prettier-ignore
+    }))
     .sort((a, b) => a.palette.localeCompare(b.palette) || a.label.localeCompare(b.label))
 }

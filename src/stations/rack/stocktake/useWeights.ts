@@ -26,9 +26,11 @@ export function useWeights(first: readonly Weight[]) {
   return {
     weights,
     /** Says where the loss of a weight went; it keeps its place among the others. */
-    name: (requestId: string, named: Loss) => setWeights((old) => old.map((w) => (w.requestId === requestId ? { ...w, named } : w))), // prettier-ignore
+    name: (requestId: string, named: Loss) =>
+      setWeights((old) => old.map((w) => (w.requestId === requestId ? { ...w, named } : w))),
     put: (w: Weight) => setWeights((old) => [...without(old, w.vesselId), w]),
     drop: (vesselId: string) => setWeights((old) => without(old, vesselId)),
-    dropAll: (requestIds: readonly string[]) => setWeights((old) => old.filter((w) => !requestIds.includes(w.requestId))), // prettier-ignore
+    dropAll: (requestIds: readonly string[]) =>
+      setWeights((old) => old.filter((w) => !requestIds.includes(w.requestId))),
   }
 }

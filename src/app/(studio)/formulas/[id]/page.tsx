@@ -14,7 +14,13 @@ import { firstValues, type Search } from '@/ui/search'
 
 export const metadata: Metadata = { title: 'Formula' }
 
-export default async function FormulaPage({ params, searchParams }: { params: Promise<{ id: string }>; searchParams: Search }) {
+export default async function FormulaPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>
+  searchParams: Search
+}) {
   const { id } = await params
   if (!isId(id)) notFound()
   const wanted = Number(firstValues(await searchParams).version)
@@ -23,14 +29,21 @@ export default async function FormulaPage({ params, searchParams }: { params: Pr
     bottles: await usedIn(tx, id),
     data: await deskData(tx),
   })).catch(orNotFound)
-  const versions = formula.versions.map((v) => ({ ...v, hex: hexOfParts(v.parts, data.byId), text: textOfParts(v.parts, data.byId) }))
+  const versions = formula.versions.map((v) => ({
+    ...v,
+    hex: hexOfParts(v.parts, data.byId),
+    text: textOfParts(v.parts, data.byId),
+  }))
   const shown = versions.find((v) => v.version === wanted) ?? versions[0]!
   const missing = shown.parts.length - shown.parts.filter((p) => data.byId.has(p.paintId)).length
   return (
     <>
       <div className="head">
         <h1>
-          {formula.name} <span className="sub">version {shown.version} of {versions[0]!.version}</span>
+          {formula.name}{' '}
+          <span className="sub">
+            version {shown.version} of {versions[0]!.version}
+          </span>
         </h1>
         {formula.archived ? <b>Put away</b> : null}
         {missing ? <b>{missing === 1 ? 'One of its paints is' : `${missing} of its paints are`} put away</b> : null}
@@ -38,13 +51,28 @@ export default async function FormulaPage({ params, searchParams }: { params: Pr
       <FormulasNav />
       <FormulaDesk
         key={`${id}/${shown.version}`}
-        paints={[...data.paints, ...shown.parts.flatMap((p) => (data.paints.some((x) => x.id === p.paintId) ? [] : (data.byId.get(p.paintId) ?? [])))]}
+        paints={[
+          ...data.paints,
+          ...shown.parts.flatMap((p) =>
+            data.paints.some((x) => x.id === p.paintId) ? [] : (data.byId.get(p.paintId) ?? []),
+          ),
+        ]}
         start={{
-          rows: shown.parts.filter((p) => data.byId.has(p.paintId)).map((p) => ({ id: p.paintId, amount: String(Number(p.parts)) })),
+          rows: shown.parts
+            .filter((p) => data.byId.has(p.paintId))
+            .map((p) => ({ id: p.paintId, amount: String(Number(p.parts)) })),
           target: targetFromAddress(shown.targetHex?.slice(1)),
         }}
         studio={data.studio}
-        kept={{ id, version: shown.version, name: formula.name, notes: formula.notes, standsInFor: formula.standsInFor, archived: formula.archived, dryHex: shown.dryHex }}
+        kept={{
+          id,
+          version: shown.version,
+          name: formula.name,
+          notes: formula.notes,
+          standsInFor: formula.standsInFor,
+          archived: formula.archived,
+          dryHex: shown.dryHex,
+        }}
         wetDry={data.wetDry}
         discontinued={data.discontinued}
         currency={data.facts.currency}
@@ -58,4 +86,4 @@ export default async function FormulaPage({ params, searchParams }: { params: Pr
       </FormulaDesk>
     </>
   )
-} // prettier-ignore
+}

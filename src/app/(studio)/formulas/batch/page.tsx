@@ -12,7 +12,10 @@ import { EmptyState } from '@/ui/Notice'
 export const metadata: Metadata = { title: 'Large batches' }
 
 export default async function Batches() {
-  const { batches, zone } = await inStudio(async (tx) => ({ batches: await listBatches(tx), zone: (await studioFacts(tx)).zone }))
+  const { batches, zone } = await inStudio(async (tx) => ({
+    batches: await listBatches(tx),
+    zone: (await studioFacts(tx)).zone,
+  }))
   return (
     <>
       <div className="head">
@@ -41,7 +44,8 @@ export default async function Batches() {
                 <span>
                   <b>{b.title}</b>
                   <small className="muted">
-                    {formatMl(b.state.paintUl)} of paint, {b.state.containers} containers, {b.doneAt ? `done ${day(b.doneAt, zone)}` : `begun ${day(b.createdAt, zone)}`}
+                    {formatMl(b.state.paintUl)} of paint, {b.state.containers} containers,{' '}
+                    {b.doneAt ? `done ${day(b.doneAt, zone)}` : `begun ${day(b.createdAt, zone)}`}
                   </small>
                 </span>
               </Link>
@@ -51,4 +55,4 @@ export default async function Batches() {
       )}
     </>
   )
-} // prettier-ignore
+}

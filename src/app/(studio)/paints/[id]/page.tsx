@@ -29,7 +29,13 @@ export const metadata: Metadata = { title: 'Paint' }
 const TABS = { card: 'Card', change: 'Change', stock: 'Containers and prices', history: 'History' } as const
 type Tab = keyof typeof TABS
 
-export default async function Paint({ params, searchParams }: { params: Promise<{ id: string }>; searchParams: Search }) {
+export default async function Paint({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>
+  searchParams: Search
+}) {
   const { id } = await params
   if (!isId(id)) notFound()
   const wanted = firstValues(await searchParams).tab as Tab | undefined
@@ -48,7 +54,9 @@ export default async function Paint({ params, searchParams }: { params: Promise<
         <ArchiveButton id={id} archived={material.archived} />
         {material.kind === 'paint' ? (
           <span className="tray-cell">
-            <TrayMark item={{ kind: 'paint', id, label: material.name, hex: material.swatchHex, sheen: material.sheen! }} />
+            <TrayMark
+              item={{ kind: 'paint', id, label: material.name, hex: material.swatchHex, sheen: material.sheen! }}
+            />
           </span>
         ) : null}
       </div>
@@ -70,7 +78,7 @@ export default async function Paint({ params, searchParams }: { params: Promise<
       {body}
     </>
   )
-} // prettier-ignore
+}
 
 /** What each tab shows, read in the page's own transaction. */
 const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactNode>>> = {
@@ -85,7 +93,16 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
     const notes = (await pairNotes(tx, [m.id])).flatMap((n): PairShown[] => {
       const other = paints.get(n.aId === m.id ? n.bId : n.aId)
       return other
-        ? [{ otherId: other.id, other: other.name, hex: other.swatchHex!, sheen: other.sheen!, verdict: n.verdict, note: n.note }]
+        ? [
+            {
+              otherId: other.id,
+              other: other.name,
+              hex: other.swatchHex!,
+              sheen: other.sheen!,
+              verdict: n.verdict,
+              note: n.note,
+            },
+          ]
         : []
     })
     return (
@@ -150,7 +167,7 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
   async history(tx, m) {
     return <History materialId={m.id} changes={await changesOf(tx, m.id)} zone={(await studioFacts(tx)).zone} />
   },
-} // prettier-ignore
+}
 
 async function everyPaint(tx: Tx): Promise<Map<string, CatalogueRow>> {
   const [drawer, putAway] = [await shelfOf(tx, false), await shelfOf(tx, true)]
@@ -160,4 +177,10 @@ const choices = (paints: ReadonlyMap<string, CatalogueRow>) =>
   [...paints.values()]
     .filter((p) => !p.archived)
     .map((p) => ({ id: p.id, label: [p.name, p.maker].filter(Boolean).join(' · ') }))
-const comparable = (p: CatalogueRow) => ({ id: p.id, swatchHex: p.swatchHex!, pigments: p.pigments, body: p.body!, perMl: p.perMl }) // prettier-ignore
+const comparable = (p: CatalogueRow) => ({
+  id: p.id,
+  swatchHex: p.swatchHex!,
+  pigments: p.pigments,
+  body: p.body!,
+  perMl: p.perMl,
+})

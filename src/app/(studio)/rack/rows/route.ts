@@ -10,7 +10,8 @@ import { readRackFilter } from '@/stations/rack/schema'
 /** A further chunk of the rack's bottles, as JSON. */
 export async function GET(request: NextRequest) {
   const params = Object.fromEntries(request.nextUrl.searchParams)
-  const whole = (text: string | undefined, otherwise: number, most: number) => Math.min(most, Math.max(0, Math.trunc(Number(text)) || otherwise)) // prettier-ignore
+  const whole = (text: string | undefined, otherwise: number, most: number) =>
+    Math.min(most, Math.max(0, Math.trunc(Number(text)) || otherwise))
   return json(
     await answer(async () => {
       const who = await requireSession()

@@ -21,7 +21,13 @@ export default async function EyeMixPage({ params }: { params: Promise<{ id: str
     return {
       mixing: (await findMixing(tx, id)) as unknown as EyeMixing,
       materials: await listMixable(tx),
-      bottles: pourables(inUse, await portionsOf(tx, inUse.map((b) => b.id))), // prettier-ignore
+      bottles: pourables(
+        inUse,
+        await portionsOf(
+          tx,
+          inUse.map((b) => b.id),
+        ),
+      ),
       studio: await studioFacts(tx),
     }
   }).catch(orNotFound)

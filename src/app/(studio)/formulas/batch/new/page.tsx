@@ -27,10 +27,18 @@ export default async function NewBatchPage({ searchParams }: { searchParams: Sea
           const last = f.versions[0]!
           const paints = batchPaints(last.parts, byId)
           return paints.length === last.parts.length
-            ? [{ id: f.id, version: last.version, name: f.name, hex: last.dryHex ?? hexOfParts(last.parts, byId), paints }]
+            ? [
+                {
+                  id: f.id,
+                  version: last.version,
+                  name: f.name,
+                  hex: last.dryHex ?? hexOfParts(last.parts, byId),
+                  paints,
+                },
+              ]
             : []
         })}
       />
     </>
   )
-} // prettier-ignore
+}
