@@ -1,7 +1,7 @@
 /** Unit and SQL tests: pure files anywhere under src, SQL against a real server named by FIKA_TEST_DATABASE. */
 module.exports = {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/{src,db,bin,tests/system}/**/*.test.{ts,tsx}'],
+  testMatch: ['<rootDir>/{src,demo,bin,tests/system}/**/*.test.{ts,tsx}'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [

@@ -28,7 +28,7 @@ run(async () => {
     app = await startApp(env, 4710, { quiet: true })
     const { code } = await sh(
       process.execPath,
-      ['--import', 'tsx', join(root, 'bench/run.ts'), ...process.argv.slice(2)],
+      ['--import', 'tsx', join(root, 'benchmarks/run.ts'), ...process.argv.slice(2)],
       {
         show: true,
         env: { ...env, FIKA_URL: app.url },

@@ -1,8 +1,8 @@
 // Brings the database named by FIKA_OWNER_DATABASE to the newest schema. Called by the other commands.
 import { fillKeep } from '@/db/ledger'
-import { migrate } from '@/db/migrate'
-import { fillOptics } from '@/db/paintOptics'
-import { endPool } from '@/db/pool'
+import { migrate } from '@/db/base/migrate'
+import { fillOptics } from '@/db/materials/optics'
+import { endPool } from '@/db/base/pool'
 
 const url = process.env.FIKA_OWNER_DATABASE
 if (!url) throw new Error('FIKA_OWNER_DATABASE names no database')

@@ -4,8 +4,8 @@ import './globals.css'
 import { AntdRegistry } from '@ant-design/nextjs-registry'
 import type { Metadata } from 'next'
 import type { ReactNode } from 'react'
-import { Providers } from '@/ui/Providers'
-import { SheenDefs } from '@/ui/SheenDefs'
+import { Providers } from '@/ui/frame/Providers'
+import { SheenDefs } from '@/ui/pictures/SheenDefs'
 
 export const metadata: Metadata = {
   title: { default: 'Fika', template: '%s · Fika' },

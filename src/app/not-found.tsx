@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { EmptyState } from '@/ui/Notice'
+import { EmptyState } from '@/ui/frame/Notice'
 
 export default function NotFound() {
   return (

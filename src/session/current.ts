@@ -1,8 +1,8 @@
 import { redirect } from 'next/navigation'
 import { cache } from 'react'
 import { FikaError } from '@/core/errors'
-import { findSession, type Session } from '@/db/accounts'
-import { withStudio, type Tx } from '@/db/withStudio'
+import { findSession, type Session } from '@/db/people/accounts'
+import { withStudio, type Tx } from '@/db/base/withStudio'
 import { sessionCookie } from './cookie'
 
 /** Who is signed in, looked up once a request; undefined when nobody is. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { MEDIUM_KINDS, BODIES, OPACITIES, ROLES, SHEENS, STRENGTHS } from '@/core/paint/properties'
 import { THINNERS } from '@/core/mix/thinners'
-import type { MaterialInput } from '@/stations/paints/schema'
+import type { MaterialInput } from '@/db/materials/schema'
 
 /** Text as people type it: accents, quotes, signs that begin a formula, line breaks; never only spaces around it. */
 const text = (max: number) =>

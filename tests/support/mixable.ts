@@ -1,4 +1,4 @@
-import type { Material } from '@/db/catalogue'
+import type { Material } from '@/db/materials/mixable'
 
 /** A material as the bench and the formulas take it: an invented soft body paint, unless `more` says otherwise. */
 export const mixable = (id: string, more: Partial<Material> = {}): Material => ({

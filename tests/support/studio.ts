@@ -1,8 +1,8 @@
 import { v7 as uuidv7 } from 'uuid'
 import { hexToSrgb } from '@/core/colour/srgb'
-import { createStudio } from '@/db/accounts'
+import { createStudio } from '@/db/people/accounts'
 import { mixBottle, buyContainer } from '@/db/ledger'
-import { withStudio, type Tx } from '@/db/withStudio'
+import { withStudio, type Tx } from '@/db/base/withStudio'
 
 /** A fresh studio for one test (or one that is there), and short ways to fill it. Invented data only. */
 export async function makeStudio(known?: { studioId: string; accountId: string | null }) {

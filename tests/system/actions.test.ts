@@ -1,9 +1,9 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
-import { findSession, revokeSession, signUp, type Signed } from '@/db/accounts'
-import { endPool } from '@/db/pool'
-import { withStudio } from '@/db/withStudio'
-import { undoAction } from '@/session/undo'
+import { findSession, revokeSession, signUp, type Signed } from '@/db/people/accounts'
+import { endPool } from '@/db/base/pool'
+import { withStudio } from '@/db/base/withStudio'
+import { undoAction } from '@/server/undo'
 import { bookMixAction } from '@/stations/bench/actions'
 import { saveRulesAction } from '@/stations/notebook/actions'
 import {

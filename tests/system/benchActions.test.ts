@@ -1,11 +1,11 @@
 import { v7 as uuidv7 } from 'uuid'
-import { signUp, type Signed } from '@/db/accounts'
-import { findBottle } from '@/db/bottles'
-import { houseRules } from '@/db/houseRules'
-import { loggedTitrations } from '@/db/consistency'
-import { findMixing, openMixings } from '@/db/mixings'
-import { endPool } from '@/db/pool'
-import { listRecipes } from '@/db/recipes'
+import { signUp, type Signed } from '@/db/people/accounts'
+import { findBottle } from '@/db/bottles/read'
+import { houseRules } from '@/db/people/houseRules'
+import { loggedTitrations } from '@/db/bottles/consistency'
+import { findMixing, openMixings } from '@/db/mixings/mixings'
+import { endPool } from '@/db/base/pool'
+import { listRecipes } from '@/db/recipes/recipes'
 import {
   correctAction,
   readBottleAction,
@@ -23,10 +23,10 @@ import {
   schoolAction,
   shelfAction,
 } from '@/stations/bench/recipes/actions'
-import type { RecipeBody } from '@/stations/bench/recipes/schema'
+import type { RecipeBody } from '@/db/recipes/schema'
 import { benchStart } from '@/stations/bench/start'
 import { viewOf } from '@/stations/bench/mixDraft'
-import { listMixable } from '@/db/catalogue'
+import { listMixable } from '@/db/materials/mixable'
 import { makeStudio } from '../support/studio'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */

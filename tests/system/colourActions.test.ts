@@ -5,10 +5,10 @@ import { deltaE00 } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
 import { reflectanceFromHex } from '@/core/colour/reflectance'
 import type { Averaged } from '@/core/device/readings'
-import { signUp, type Signed } from '@/db/accounts'
-import { findFormula, listFormulas } from '@/db/formulas'
-import { endPool } from '@/db/pool'
-import { withStudio } from '@/db/withStudio'
+import { signUp, type Signed } from '@/db/people/accounts'
+import { findFormula, listFormulas } from '@/db/formulas/formulas'
+import { endPool } from '@/db/base/pool'
+import { withStudio } from '@/db/base/withStudio'
 import { startStandIn } from '@/devices/reader/standIn'
 import {
   archiveFormulaAction,
@@ -16,7 +16,7 @@ import {
   saveBatchAction,
   saveFormulaAction,
 } from '@/stations/formulas/actions'
-import { findBatch } from '@/stations/formulas/batch/write'
+import { findBatch } from '@/db/formulas/batches'
 import { saveMaterialAction } from '@/stations/paints/actions'
 import { random } from '../support/random'
 

@@ -1,14 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../support/studio'
-import { notePair, updateMaterial } from '@/stations/paints/write'
-import { findMaterial, inputOf } from '@/stations/paints/queries'
-import { moveSurfaces, saveSurface } from '@/stations/paints/surfaces/write'
-import { savePlan } from '@/stations/plan/write'
-import { pourPlan } from '@/stations/pour/write'
+import { notePair, updateMaterial } from '@/db/materials/write'
+import { findMaterial, inputOf } from '@/db/materials/read'
+import { moveSurfaces, saveSurface } from '@/db/surfaces/write'
+import { savePlan } from '@/db/plans/write'
+import { pourPlan } from '@/db/pieces/pour'
 import { undoMovement } from '@/db/ledger'
-import { makersWord } from '@/db/makersWord'
-import { endPool } from '@/db/pool'
-import { listSurfaces } from '@/db/surfaces'
+import { makersWord } from '@/db/materials/makersWord'
+import { endPool } from '@/db/base/pool'
+import { listSurfaces } from '@/db/surfaces/read'
 
 afterAll(endPool)
 

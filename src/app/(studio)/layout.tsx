@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react'
-import { studioFacts } from '@/db/studio'
-import { signOutAction } from '@/session/actions'
+import { studioFacts } from '@/db/people/studio'
+import { signOutAction } from '@/server/door'
 import { inStudio } from '@/session/current'
-import { Frame } from '@/ui/Frame'
+import { Frame } from '@/ui/frame/Frame'
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
   const { studio, person } = await inStudio(async (tx, who) => ({

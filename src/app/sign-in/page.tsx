@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { redirect } from 'next/navigation'
-import { openDemoAction, signInAction, signUpAction } from '@/session/actions'
+import { openDemoAction, signInAction, signUpAction } from '@/server/door'
 import { session } from '@/session/current'
-import { Door } from '@/ui/Door'
+import { Door } from '@/ui/frame/Door'
 
 export const metadata: Metadata = { title: 'Sign in' }
 

@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { Conflict, NotFound, OverCapacity } from '@/core/errors'
 import { contentUl, type Portion } from '@/core/vessel/content'
 import { formatMl } from '@/core/quantity/format'
-import type { Tx } from '../withStudio'
+import type { Tx } from '@/db/base/withStudio'
 
 export type MovementKind =
   | 'purchase'

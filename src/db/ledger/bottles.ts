@@ -1,7 +1,7 @@
 import { Conflict, Invalid } from '@/core/errors'
 import { contentKey, contentUl, takeFrom } from '@/core/vessel/content'
 import { weighIn, type Loss } from '@/core/vessel/weighIn'
-import type { Tx } from '../withStudio'
+import type { Tx } from '@/db/base/withStudio'
 import { book, type Booked } from './book'
 import { lotFacts, sink } from './lots'
 import { moveWater } from './water'

@@ -1,7 +1,7 @@
 import { Conflict, Invalid, NotEnough } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { contentUl } from '@/core/vessel/content'
-import type { Tx } from '../withStudio'
+import type { Tx } from '@/db/base/withStudio'
 import { book, type Booked } from './book'
 import { sink } from './lots'
 

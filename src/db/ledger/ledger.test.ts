@@ -3,9 +3,9 @@ import { v7 as uuidv7 } from 'uuid'
 import { FikaError } from '@/core/errors'
 import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
-import { findBottle, portionsOf } from '../bottles'
-import { endPool } from '../pool'
-import { withStudio } from '../withStudio'
+import { findBottle, portionsOf } from '@/db/bottles/read'
+import { endPool } from '@/db/base/pool'
+import { withStudio } from '@/db/base/withStudio'
 import {
   buyContainer,
   buyTogether,

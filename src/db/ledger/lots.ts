@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { contentUl, takeFrom, takePoured } from '@/core/vessel/content'
-import type { Tx } from '../withStudio'
+import type { Tx } from '@/db/base/withStudio'
 import type { HeldVessel, Line } from './book'
 
 /** Sinks by studio and kind: made once with the studio and never changed, so they need not be asked for each time. */

@@ -4,10 +4,10 @@ import { FikaError } from '@/core/errors'
 import { expectBalanced } from '../../../tests/support/balance'
 import { random } from '../../../tests/support/random'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
-import { findBottle, listJars } from '../bottles'
-import { endPool } from '../pool'
-import { recipeOfContent } from '../recipeOf'
-import { withStudio, type Tx } from '../withStudio'
+import { findBottle, listJars } from '@/db/bottles/read'
+import { endPool } from '@/db/base/pool'
+import { recipeOfContent } from './recipeOf'
+import { withStudio, type Tx } from '@/db/base/withStudio'
 import {
   fillKeep,
   mergeBottles,

@@ -1,7 +1,7 @@
 import { Invalid } from '@/core/errors'
 import { wAfter, wAfterMixing, type Watered } from '@/core/consistency/reference'
 import { contentUl } from '@/core/vessel/content'
-import type { Tx } from '../withStudio'
+import type { Tx } from '@/db/base/withStudio'
 import { book, type Booked } from './book'
 import { refreshKeep } from './keep'
 import { openContainers, supplyLines } from './lots'

@@ -2,7 +2,7 @@
 
 import { Input } from 'antd'
 import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
-import { Notice } from '@/ui/Notice'
+import { Notice } from '@/ui/frame/Notice'
 import { FluidOunceTrap } from './FluidOunceTrap'
 import { type Draft, type MixView } from './mixDraft'
 

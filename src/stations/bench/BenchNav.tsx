@@ -1,4 +1,4 @@
-import { Places } from '@/ui/Places'
+import { Places } from '@/ui/frame/Places'
 
 const PLACES = [
   ['/bench', 'Mix'],

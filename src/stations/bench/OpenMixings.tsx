@@ -1,8 +1,8 @@
 'use client'
 
 import Link from 'next/link'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { putAsideAction } from './guide/actions'
 
 export interface OpenMixing {

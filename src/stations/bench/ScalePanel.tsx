@@ -4,8 +4,8 @@ import { Input, Select } from 'antd'
 import type { ScaleBy } from '@/core/mix/amounts'
 import { formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
-import type { Material } from '@/db/catalogue'
-import { QuantityInput } from '@/ui/QuantityInput'
+import type { Material } from '@/db/materials/mixable'
+import { QuantityInput } from '@/ui/forms/QuantityInput'
 import type { Draft } from './mixDraft'
 
 const WAYS: readonly { value: ScaleBy['by']; label: string }[] = [

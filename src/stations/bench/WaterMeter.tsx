@@ -2,7 +2,7 @@
 
 import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { formatMl } from '@/core/quantity/format'
-import { Notice } from '@/ui/Notice'
+import { Notice } from '@/ui/frame/Notice'
 import { type MixView } from './mixDraft'
 
 /** How much water, or how little binder, against the limit of the house school. */

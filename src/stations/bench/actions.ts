@@ -3,12 +3,12 @@
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { Invalid } from '@/core/errors'
-import { findFormula } from '@/db/formulas'
+import { findFormula } from '@/db/formulas/formulas'
 import { mixBottle, topUpBottle } from '@/db/ledger'
-import type { Tx } from '@/db/withStudio'
-import { perform } from '@/session/perform'
-import { bookSchema, type BookInput } from './schema'
-import { snapshot, sourcesOf } from './sources'
+import type { Tx } from '@/db/base/withStudio'
+import { perform } from '@/server/perform'
+import { bookSchema, type BookInput } from '@/db/mixings/bookSchema'
+import { snapshot, sourcesOf } from '@/db/mixings/sources'
 
 /** Books what was mixed: a new bottle, or more of the same into one that stands on the rack. */
 export async function bookMixAction(input: unknown): Promise<Answer<{ id: string }>> {

@@ -1,4 +1,4 @@
-import type { Material } from '@/db/catalogue'
+import type { Material } from '@/db/materials/mixable'
 import { mixable } from '../../../tests/support/mixable'
 import { viewOf, type Draft } from './mixDraft'
 import { PLAIN } from './start'

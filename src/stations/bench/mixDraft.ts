@@ -11,7 +11,7 @@ import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
 import { DROP_UL } from '@/core/quantity/units'
 import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
-import type { Material } from '@/db/catalogue'
+import type { Material } from '@/db/materials/mixable'
 
 /** What stands on the bench, as typed. */
 export interface Draft {

@@ -6,7 +6,7 @@ import { BandScale } from './consistency/BandScale'
 import { PairCurves } from './consistency/PairCurves'
 import { FluidOunceTrap } from './FluidOunceTrap'
 
-jest.mock('@/db/consistency', () => ({}))
+jest.mock('@/db/bottles/consistency', () => ({}))
 const text = (html: string) => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ')
 
 describe('the bands', () => {

@@ -1,5 +1,5 @@
-import type { BottleFull } from '@/db/bottles'
-import type { Material } from '@/db/catalogue'
+import type { BottleFull } from '@/db/bottles/read'
+import type { Material } from '@/db/materials/mixable'
 import { colourless, mixable } from '../../../tests/support/mixable'
 import { benchStart, PLAIN } from './start'
 

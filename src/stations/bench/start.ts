@@ -1,9 +1,9 @@
 import type { Role } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { formatRatio } from '@/core/quantity/ratio'
-import type { BottleFull } from '@/db/bottles'
-import type { Material } from '@/db/catalogue'
-import type { RecipeBody } from './recipes/schema'
+import type { BottleFull } from '@/db/bottles/read'
+import type { Material } from '@/db/materials/mixable'
+import type { RecipeBody } from '@/db/recipes/schema'
 import type { Draft } from './mixDraft'
 
 /** What the bench is opened with. */

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { timed } from '@/core/consistency/levelTime'
-import { useStopwatch } from '@/ui/useStopwatch'
+import { useStopwatch } from '@/ui/hooks/useStopwatch'
 
 /** Tries that are taken by themselves before the middle is used. */
 const TRIES = 3

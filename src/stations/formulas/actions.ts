@@ -2,12 +2,12 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
-import { archiveFormula, measureFormula, saveFormula } from '@/db/formulas'
-import { change } from '@/session/change'
-import { perform } from '@/session/perform'
-import { saveBatchSchema } from './batch/schema'
-import { saveBatch } from './batch/write'
-import { archiveFormulaSchema, measureSchema, saveFormulaSchema } from './schema'
+import { archiveFormula, measureFormula, saveFormula } from '@/db/formulas/formulas'
+import { change } from '@/server/change'
+import { perform } from '@/server/perform'
+import { saveBatchSchema } from '@/db/formulas/batchSchema'
+import { saveBatch } from '@/db/formulas/batches'
+import { archiveFormulaSchema, measureSchema, saveFormulaSchema } from '@/db/formulas/schema'
 
 /** Keeps a named colour, or another version of one. */
 export async function saveFormulaAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {

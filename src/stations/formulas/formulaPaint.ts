@@ -2,7 +2,7 @@ import { hexToLab } from '@/core/colour/lab'
 import type { FormulaPaint } from '@/core/colour/predict'
 import { surePaint } from '@/core/colour/sureWords'
 import { SHOWY } from '@/core/paint/sheenOfMix'
-import type { Material } from '@/db/catalogue'
+import type { Material } from '@/db/materials/mixable'
 
 /** A paint as the colour core takes it. */
 export const formulaPaint = (m: Material): FormulaPaint => ({

@@ -1,8 +1,8 @@
-import { bottlesInUse, type BottleFull } from '@/db/bottles'
-import { listMixable, type Material } from '@/db/catalogue'
-import { listFormulas, wetDryPairs, type Formula, type WetDryRow } from '@/db/formulas'
-import { studioFacts } from '@/db/studio'
-import type { Tx } from '@/db/withStudio'
+import { bottlesInUse, type BottleFull } from '@/db/bottles/read'
+import { listMixable, type Material } from '@/db/materials/mixable'
+import { listFormulas, wetDryPairs, type Formula, type WetDryRow } from '@/db/formulas/formulas'
+import { studioFacts } from '@/db/people/studio'
+import type { Tx } from '@/db/base/withStudio'
 import { colouredOf, type Paints } from './shown'
 import type { Coloured } from './target/target'
 

@@ -4,9 +4,9 @@ import { opticsOf } from '@/core/colour/packOptics'
 import type { WetDryPair } from '@/core/colour/wetDry'
 import { sheenOfMix, sheenShares } from '@/core/paint/sheenOfMix'
 import { formatRatio } from '@/core/quantity/ratio'
-import type { BottleFull } from '@/db/bottles'
-import type { Material } from '@/db/catalogue'
-import type { Formula, FormulaPart, WetDryRow } from '@/db/formulas'
+import type { BottleFull } from '@/db/bottles/read'
+import type { Material } from '@/db/materials/mixable'
+import type { Formula, FormulaPart, WetDryRow } from '@/db/formulas/formulas'
 import type { Coloured } from './target/target'
 
 export type Paints = ReadonlyMap<string, Material>

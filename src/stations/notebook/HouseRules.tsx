@@ -6,9 +6,9 @@ import { useRouter } from 'next/navigation'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { WATER_SCHOOLS, type WaterSchool } from '@/core/mix/waterLimit'
 import { BODIES, BODY_WORDS } from '@/core/paint/properties'
-import type { StudioFacts } from '@/db/studio'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import type { StudioFacts } from '@/db/people/studio'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { saveRulesAction } from './actions'
 
 /** The studio's house rules, and where the start values come from. */

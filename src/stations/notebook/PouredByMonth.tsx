@@ -2,7 +2,7 @@
 
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { Bar } from 'react-chartjs-2'
-import '@/ui/chartLook'
+import '@/ui/pictures/chartLook'
 import type { MonthPoured } from './queries'
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)

@@ -2,7 +2,7 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
-import { perform } from '@/session/perform'
+import { perform } from '@/server/perform'
 import { rulesSchema } from './schema'
 
 /** Saves the house rules: name, units, water school, currency. */

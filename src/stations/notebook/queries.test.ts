@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
 import { discard, pour, undoMovement } from '@/db/ledger'
-import { endPool } from '@/db/pool'
+import { endPool } from '@/db/base/pool'
 import { pouredByMonth } from './queries'
 
 afterAll(endPool)

@@ -3,9 +3,9 @@
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { Conflict, NotFound } from '@/core/errors'
-import { change } from '@/session/change'
-import { checked, perform } from '@/session/perform'
-import { changesOf, findMaterial, inputOf } from './queries'
+import { change } from '@/server/change'
+import { checked, perform } from '@/server/perform'
+import { changesOf, findMaterial, inputOf } from '@/db/materials/read'
 import {
   archiveSchema,
   currentSchema,
@@ -14,8 +14,8 @@ import {
   schemaOf,
   undoChangeSchema,
   type MaterialInput,
-} from './schema'
-import { insertMaterial, notePair, undoChange, updateMaterial } from './write'
+} from '@/db/materials/schema'
+import { insertMaterial, notePair, undoChange, updateMaterial } from '@/db/materials/write'
 
 /** Saves a material: a new one at revision 0, a change at the revision it was opened with. */
 export async function saveMaterialAction(input: unknown): Promise<Answer<{ id: string }>> {

@@ -6,14 +6,14 @@ import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import { PaintSheet } from './card/PaintSheet'
 import { PigmentTable } from './card/PigmentTable'
 import { SideBySide } from './compare/SideBySide'
-import type { CatalogueRow } from './drawer/catalogue'
+import type { CatalogueRow } from '@/db/materials/drawer'
 import { PaintCard } from './drawer/PaintCard'
 import { EffectChart } from './mediums/EffectChart'
 import { MediumCards } from './mediums/MediumCards'
 import { MediumSheet } from './mediums/MediumSheet'
-import type { MaterialRow } from './queries'
+import type { MaterialRow } from '@/db/materials/read'
 import { RunningOut } from './stock/RunningOut'
-import type { PricedPaint } from './stock/queries'
+import type { PricedPaint } from '@/db/materials/prices'
 
 const material: MaterialRow = {
   id: 'm',

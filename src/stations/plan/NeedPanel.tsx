@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import { formatMl, formatVolume } from '@/core/quantity/format'
-import { Chip } from '@/ui/Drawdown'
+import { Chip } from '@/ui/pictures/Drawdown'
 import type { PricedBottle } from './pricedBottle'
 
 /** What each bottle must give over all uses, and the way to the bench for what is short. */

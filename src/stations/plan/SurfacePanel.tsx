@@ -4,9 +4,9 @@ import { Input, InputNumber, Segmented, Select } from 'antd'
 import { TECHNIQUES } from '@/core/consistency/techniques'
 import { type UnitSystem } from '@/core/quantity/parse'
 import { COVERAGE_SOURCE } from '@/core/surface/coverage'
-import { Notice } from '@/ui/Notice'
-import { SurfacePicture } from '@/ui/SurfacePicture'
-import type { StockedSurface } from '@/db/surfaces'
+import { Notice } from '@/ui/frame/Notice'
+import { SurfacePicture } from '@/ui/pictures/SurfacePicture'
+import type { StockedSurface } from '@/db/surfaces/read'
 import { shelfFields, type Fields, type Reading } from './planDraft'
 
 /** Title, technique, the surface to scale, and how much the cup holds for it. */

@@ -4,10 +4,10 @@ import { revalidatePath } from 'next/cache'
 import { object } from 'yup'
 import type { Answer } from '@/core/answer'
 import { Conflict, NotFound } from '@/core/errors'
-import { idSchema } from '@/session/idSchema'
-import { perform } from '@/session/perform'
-import { planSchema } from './schema'
-import { savePlan } from './write'
+import { idSchema } from '@/db/base/idSchema'
+import { perform } from '@/server/perform'
+import { planSchema } from '@/db/plans/schema'
+import { savePlan } from '@/db/plans/write'
 
 /** Saves a plan, new or changed; what it needs is worked out anew on the server. */
 export async function savePlanAction(input: unknown): Promise<Answer<{ id: string }>> {

@@ -1,4 +1,4 @@
-import type { PlanWithParts } from '@/db/plans'
+import type { PlanWithParts } from '@/db/plans/read'
 import { readAll, startFields, type Fields } from './planDraft'
 
 const fields: Fields = {

@@ -7,10 +7,10 @@ import { parseSize } from '@/core/quantity/size'
 import { MM_PER_INCH } from '@/core/quantity/units'
 import { type Surface } from '@/core/surface/area'
 import { cupUl } from '@/core/surface/coverage'
-import type { PlanWithParts } from '@/db/plans'
-import type { StockedSurface } from '@/db/surfaces'
-import { coverageOf, surfaceOf } from './shapes'
-import type { PlanInput } from './schema'
+import type { PlanWithParts } from '@/db/plans/read'
+import type { StockedSurface } from '@/db/surfaces/read'
+import { coverageOf, surfaceOf } from '@/db/plans/shapes'
+import type { PlanInput } from '@/db/plans/schema'
 
 export const APART = ['base coat', 'slip coat', 'reserve'] as const
 export type Apart = (typeof APART)[number]

@@ -1,4 +1,4 @@
-import type { BottleFull } from '@/db/bottles'
+import type { BottleFull } from '@/db/bottles/read'
 
 /** A bottle one can plan with. */
 export interface PricedBottle extends BottleFull {

@@ -1,7 +1,7 @@
 import { costOf } from '@/core/purchase/cost'
 import { groupBy } from '@/core/groupBy'
-import { bottlesInUse, portionsOf } from '@/db/bottles'
-import type { Tx } from '@/db/withStudio'
+import { bottlesInUse, portionsOf } from '@/db/bottles/read'
+import type { Tx } from '@/db/base/withStudio'
 import type { PricedBottle } from './pricedBottle'
 
 /** Bottles one can plan with, each with what a millilitre of it cost. */

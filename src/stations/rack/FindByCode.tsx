@@ -3,7 +3,7 @@
 import { Input } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { useSend } from '@/ui/useSend'
+import { useSend } from '@/ui/hooks/useSend'
 import { findByCodeAction } from './actions'
 import { readQr } from './readQr'
 

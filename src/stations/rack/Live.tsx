@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useLive } from '@/ui/useLive'
+import { useLive } from '@/ui/hooks/useLive'
 
 /** Reads the screen anew when another device has changed the rack. */
 export function Live() {

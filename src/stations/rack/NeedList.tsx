@@ -2,7 +2,7 @@
 
 import Link from 'next/link'
 import type { Need } from '@/core/vessel/needs'
-import { useSend } from '@/ui/useSend'
+import { useSend } from '@/ui/hooks/useSend'
 import { shakenAction } from './actions'
 
 /** What a bottle needs, each with what to do about it. */

@@ -2,8 +2,8 @@
 
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { EmptyState } from '@/ui/Notice'
-import { useLive } from '@/ui/useLive'
+import { EmptyState } from '@/ui/frame/Notice'
+import { useLive } from '@/ui/hooks/useLive'
 import { FindByCode } from './FindByCode'
 import type { FoundRack } from './find'
 import { RackFilters } from './RackFilters'

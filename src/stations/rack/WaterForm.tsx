@@ -5,8 +5,8 @@ import Link from 'next/link'
 import { useState } from 'react'
 import { formatDrops, formatSmall } from '@/core/quantity/format'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import { Notice } from '@/ui/Notice'
-import { QuantityInput, readVolume } from '@/ui/QuantityInput'
+import { Notice } from '@/ui/frame/Notice'
+import { QuantityInput, readVolume } from '@/ui/forms/QuantityInput'
 
 /** Water for a bottle: what evaporated, or drops until it pours as it should. */
 export function WaterForm({

@@ -3,11 +3,11 @@
 import type { Answer } from '@/core/answer'
 import { Invalid, NotFound } from '@/core/errors'
 import { readShortCode } from '@/core/vessel/shortCode'
-import { bottleByCode } from '@/db/bottles'
+import { bottleByCode } from '@/db/bottles/read'
 import { discard, mergeBottles, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
-import { bookWeights, dropWeight, nameLoss, takeWeight } from '@/db/stocktake'
-import { change } from '@/session/change'
-import { perform } from '@/session/perform'
+import { bookWeights, dropWeight, nameLoss, takeWeight } from '@/db/bottles/stocktake'
+import { change } from '@/server/change'
+import { perform } from '@/server/perform'
 import { extension } from './extension'
 import {
   addWaterSchema,

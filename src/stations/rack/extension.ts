@@ -1,6 +1,6 @@
 import { extendTo } from '@/core/mix/amounts'
-import { contentByMaterial } from '@/db/recipeOf'
-import type { Tx } from '@/db/withStudio'
+import { contentByMaterial } from '@/db/ledger'
+import type { Tx } from '@/db/base/withStudio'
 
 /** What brings a bottle to a volume in the ratio of what it holds. @throws Invalid when it holds nothing, or as much */
 export async function extension(tx: Tx, vesselId: string, totalUl: number) {

@@ -1,6 +1,6 @@
 import { KEEP_WARNING_DAYS } from '@/core/vessel/needs'
 import { level } from '@/core/vessel/level'
-import type { BottleLook } from '@/ui/BottleGlyph'
+import type { BottleLook } from '@/ui/pictures/BottleGlyph'
 
 const DAY = 86_400_000
 

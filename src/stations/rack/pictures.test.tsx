@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server'
-import { BottleGlyph } from '@/ui/BottleGlyph'
-import { Mound } from '@/ui/Mound'
+import { BottleGlyph } from '@/ui/pictures/BottleGlyph'
+import { Mound } from '@/ui/pictures/Mound'
 import { Alerts } from './Alerts'
 import type { Alert } from './find'
 import { lookOf } from './looks'

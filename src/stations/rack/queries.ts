@@ -1,9 +1,9 @@
 import { sureOf } from '@/core/colour/predict'
 import { surePaint, sureWords } from '@/core/colour/sureWords'
-import type { LotPortion } from '@/db/bottles'
-import { listWaters } from '@/db/catalogue'
-import { readOptics } from '@/db/paintOptics'
-import type { Tx } from '@/db/withStudio'
+import type { LotPortion } from '@/db/bottles/read'
+import { listWaters } from '@/db/materials/mixable'
+import { readOptics } from '@/db/materials/optics'
+import type { Tx } from '@/db/base/withStudio'
 
 /** How sure the computed colour of a bottle is, and what would make it surer; nothing where no paint is in it. */
 export async function sureOfBottle(tx: Tx, portions: readonly LotPortion[]) {

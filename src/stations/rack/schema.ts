@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup'
-import { idSchema } from '@/session/idSchema'
+import { idSchema } from '@/db/base/idSchema'
 import { ROLES } from '@/core/paint/properties'
 import { LOSSES } from '@/core/vessel/weighIn'
 import { GROUPINGS } from '@/core/vessel/shelves'

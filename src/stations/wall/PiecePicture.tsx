@@ -1,6 +1,6 @@
 /* eslint-disable @next/next/no-img-element -- photos are served by the app itself, sized already */
-import { PouredPicture } from '@/ui/PouredPicture'
-import type { Piece } from './queries'
+import { PouredPicture } from '@/ui/pictures/PouredPicture'
+import type { Piece } from '@/db/pieces/read'
 
 /** The newest dry photo, else the newest wet one, else a drawing of the palette. */
 export function PiecePicture({ piece }: { piece: Piece }) {

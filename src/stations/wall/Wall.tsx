@@ -1,10 +1,10 @@
 import Link from 'next/link'
 import { technique } from '@/core/consistency/techniques'
 import { FAULTS } from '@/core/result/faults'
-import { day } from '@/ui/dates'
-import { EmptyState } from '@/ui/Notice'
+import { day } from '@/ui/tables/dates'
+import { EmptyState } from '@/ui/frame/Notice'
 import { PiecePicture } from './PiecePicture'
-import type { Piece } from './queries'
+import type { Piece } from '@/db/pieces/read'
 
 /** The wall: the pieces themselves, newest first. */
 export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {

@@ -4,11 +4,11 @@ import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { Invalid, NotFound } from '@/core/errors'
 import { reclaimRunOff } from '@/db/ledger'
-import { change } from '@/session/change'
-import { perform } from '@/session/perform'
+import { change } from '@/server/change'
+import { perform } from '@/server/perform'
 import { takePhoto } from './photo'
-import { PHOTO, photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from './schema'
-import { notePiece } from './write'
+import { PHOTO, photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from '@/db/pieces/schema'
+import { notePiece } from '@/db/pieces/write'
 
 /** Notes title, drying, rating, faults and fate. */
 export async function notePieceAction(input: unknown): Promise<Answer<null>> {

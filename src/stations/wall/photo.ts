@@ -1,6 +1,6 @@
 import sharp from 'sharp'
 import { Invalid } from '@/core/errors'
-import { PHOTO } from './schema'
+import { PHOTO } from '@/db/pieces/schema'
 
 const KINDS = new Set(['jpeg', 'png', 'webp'])
 

@@ -8,7 +8,7 @@ import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { deskData } from '@/stations/formulas/queries'
 import { ColourShelf } from '@/stations/formulas/shelf/ColourShelf'
 import { hexOfParts, lookOfParts, textOfParts } from '@/stations/formulas/shown'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Formulas' }
 

@@ -1,6 +1,6 @@
-import { onChange } from '@/db/announce'
+import { onChange } from '@/db/base/announce'
 import { session } from '@/session/current'
-import { eventStream } from '@/session/events'
+import { eventStream } from '@/server/events'
 
 export const dynamic = 'force-dynamic'
 

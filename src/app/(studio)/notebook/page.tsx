@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { journal } from '@/db/journal'
-import { studioFacts } from '@/db/studio'
+import { journal } from '@/db/ledger'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { Notebook } from '@/stations/notebook/Notebook'
 import { pouredByMonth } from '@/stations/notebook/queries'

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { studioFacts } from '@/db/studio'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { Drawer } from '@/stations/paints/drawer/Drawer'
 import { readFilter } from '@/stations/paints/drawer/filter'
 import { findPaints } from '@/stations/paints/drawer/find'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Paints' }
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
-import { listPlans } from '@/db/plans'
-import { studioFacts } from '@/db/studio'
+import { listPlans } from '@/db/plans/read'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
-import { PlanList } from '@/ui/PlanList'
+import { PlanList } from '@/ui/tables/PlanList'
 
 export const metadata: Metadata = { title: 'Plan' }
 

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { studioFacts } from '@/db/studio'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { findBottles } from '@/stations/rack/find'
 import { readRackFilter } from '@/stations/rack/schema'
 import { Shelf } from '@/stations/rack/Shelf'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Rack' }
 

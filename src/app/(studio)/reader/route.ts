@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server'
 import { array, number, object, string } from 'yup'
 import { calibrateReader, readerAddress, readerStatus, readSwatch } from '@/devices/reader/read'
-import { answer, checked } from '@/session/perform'
+import { answer, checked } from '@/server/perform'
 import { requireSession } from '@/session/current'
 
 const schema = object({

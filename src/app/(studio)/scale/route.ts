@@ -3,8 +3,8 @@ import { requestSchema } from '@/devices/scale/protocol'
 import { AWAY, scaleStream } from '@/devices/scale/stream'
 import { FikaError } from '@/core/errors'
 import { requireSession, session } from '@/session/current'
-import { eventStream } from '@/session/events'
-import { answer, checked } from '@/session/perform'
+import { eventStream } from '@/server/events'
+import { answer, checked } from '@/server/perform'
 
 export const dynamic = 'force-dynamic'
 

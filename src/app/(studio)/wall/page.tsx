@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
-import { studioFacts } from '@/db/studio'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
-import { listPieces } from '@/stations/wall/queries'
+import { listPieces } from '@/db/pieces/read'
 import { Wall } from '@/stations/wall/Wall'
 
 export const metadata: Metadata = { title: 'Wall' }

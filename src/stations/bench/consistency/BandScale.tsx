@@ -1,5 +1,5 @@
 import { bandOf, type Band } from '@/core/consistency/levelTime'
-import { Mound } from '@/ui/Mound'
+import { Mound } from '@/ui/pictures/Mound'
 
 /** The studio's bands with a mound each; where the mix is now, and where it should be. */
 export function BandScale({

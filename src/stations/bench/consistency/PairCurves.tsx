@@ -1,6 +1,6 @@
 import { forecast } from '@/core/consistency/dilution'
 import { perPercent } from '@/core/consistency/pairs'
-import { Chip } from '@/ui/Drawdown'
+import { Chip } from '@/ui/pictures/Drawdown'
 import type { ConsistencyData } from './queries'
 
 const [WIDTH, HEIGHT] = [210, 84]

@@ -2,11 +2,11 @@
 
 import { BY_EYE_SIGMA } from '@/core/consistency/reference'
 import { NotFound } from '@/core/errors'
-import { readBottle } from '@/db/consistency'
+import { readBottle } from '@/db/bottles/consistency'
 import { waterBottle } from '@/db/ledger'
-import { change } from '@/session/change'
-import { derivedId } from '@/session/derivedId'
-import { correctSchema, readBottleSchema, referenceSchema, waterSchema } from './schema'
+import { change } from '@/server/change'
+import { derivedId } from '@/db/base/derivedId'
+import { correctSchema, readBottleSchema, referenceSchema, waterSchema } from '@/db/bottles/readingSchema'
 
 export const readBottleAction = async (input: unknown) =>
   change('/', readBottleSchema, input, (tx, r) => readBottle(tx, r))

@@ -4,12 +4,12 @@ import { pairCurves } from '@/core/consistency/pairs'
 import { groupBy } from '@/core/groupBy'
 import { judgeWater } from '@/core/mix/waterLimit'
 import type { Role } from '@/core/paint/properties'
-import { bottlesInUse, portionsOf } from '@/db/bottles'
-import { listWaters, materialNames } from '@/db/catalogue'
-import { beliefsOf, learnedOf, readBothWays } from '@/db/consistency'
-import { houseRules } from '@/db/houseRules'
-import { studioFacts } from '@/db/studio'
-import type { Tx } from '@/db/withStudio'
+import { bottlesInUse, portionsOf } from '@/db/bottles/read'
+import { listWaters, materialNames } from '@/db/materials/mixable'
+import { beliefsOf, learnedOf, readBothWays } from '@/db/bottles/consistency'
+import { houseRules } from '@/db/people/houseRules'
+import { studioFacts } from '@/db/people/studio'
+import type { Tx } from '@/db/base/withStudio'
 
 /** A bottle on the consistency desk. */
 export interface DeskBottle {

@@ -1,5 +1,5 @@
 import { groupBy } from '@/core/groupBy'
-import type { Bottle, LotPortion } from '@/db/bottles'
+import type { Bottle, LotPortion } from '@/db/bottles/read'
 import type { Pourable } from './EyeScreen'
 
 /** Bottles as one may pour from them into a mix: with what they hold by material, and how heavy that is. */

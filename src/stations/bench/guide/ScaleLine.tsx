@@ -1,6 +1,6 @@
 'use client'
 
-import type { useScale } from '@/ui/useScale'
+import type { useScale } from '@/ui/hooks/useScale'
 
 /** Pours of the stand-in: how fast, g/s, and how exact a hand is. */
 const RATE = 28

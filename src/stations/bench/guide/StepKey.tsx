@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react'
 import { createPortal } from 'react-dom'
-import { useHandKeys, type Press } from '@/ui/useHandKeys'
+import { useHandKeys, type Press } from '@/ui/hooks/useHandKeys'
 
 /** Where the one big key is drawn, and whether something is on its way. */
 export const KeyPlace = createContext<{ place: HTMLElement | null; busy: boolean }>({ place: null, busy: false })

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import type { GuideLine } from '@/core/mix/guide'
 import { FikaError } from '@/core/errors'
 import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
-import { useSend } from '@/ui/useSend'
+import { useSend } from '@/ui/hooks/useSend'
 import { weighOnceAction } from './actions'
 
 /** Weigh once, weigh for ever: a typed volume on a steady scale gives the density, which is remembered. */

@@ -2,13 +2,13 @@
 
 import { number, object, string } from 'yup'
 import type { Answer } from '@/core/answer'
-import { rememberDensity } from '@/db/catalogue'
-import { beginMixing, endMixing } from '@/db/mixings'
-import { change } from '@/session/change'
-import { idSchema } from '@/session/idSchema'
-import { perform } from '@/session/perform'
-import { beginGuideSchema } from './schema'
-import { beginGuide } from './write'
+import { rememberDensity } from '@/db/materials/mixable'
+import { beginMixing, endMixing } from '@/db/mixings/mixings'
+import { change } from '@/server/change'
+import { idSchema } from '@/db/base/idSchema'
+import { perform } from '@/server/perform'
+import { beginGuideSchema } from '@/db/mixings/schema'
+import { beginGuide } from '@/db/mixings/write'
 
 /** Begins a guided mix. */
 export async function beginGuideAction(input: unknown): Promise<Answer<{ id: string }>> {

@@ -1,8 +1,8 @@
 import type { Band } from '@/core/consistency/levelTime'
 import type { guideState, GuideEvent } from '@/core/mix/guide'
 import type { UnitSystem } from '@/core/quantity/parse'
-import type { useScale } from '@/ui/useScale'
-import type { KeptPlan } from './plan'
+import type { useScale } from '@/ui/hooks/useScale'
+import type { KeptPlan } from '@/db/mixings/plan'
 
 /** What every step of a guided mix is given. */
 export interface StepProps {

@@ -7,7 +7,7 @@ import { JudgeStep } from './JudgeStep'
 import { BottleForm } from './LabelStep'
 import { PourStep } from './PourStep'
 import { KeyPlace } from './StepKey'
-import type { KeptPlan } from './plan'
+import type { KeptPlan } from '@/db/mixings/plan'
 import type { StepProps } from './stepProps'
 
 const push = jest.fn()

@@ -3,7 +3,7 @@ import { FikaError } from '@/core/errors'
 import type { Role } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import type { BookMixing } from './schema'
+import type { BookMixing } from '@/db/mixings/schema'
 
 export interface TypedBottle {
   readonly label: string

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react'
-import type { Mixing } from '@/db/mixings'
+import type { Mixing } from '@/db/mixings/mixings'
 import { FakeEventSource } from '../../../../tests/support/eventSource'
 import { useMixing } from './useMixing'
 

@@ -3,8 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
-import type { Mixing } from '@/db/mixings'
-import { useLive } from '@/ui/useLive'
+import type { Mixing } from '@/db/mixings/mixings'
+import { useLive } from '@/ui/hooks/useLive'
 
 const NO_ANSWER = 'Fika does not answer. The step is kept here and sent as soon as it does.'
 /** How soon what could not be sent is sent again, ms. */

@@ -10,15 +10,15 @@ import { BODIES, BODY_WORDS, type Body } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
 import { FikaError } from '@/core/errors'
-import type { Material } from '@/db/catalogue'
-import { rulesOf, type RulesRow } from '@/db/houseRules'
-import type { NamedRecipe } from '@/db/recipes'
-import { ago } from '@/ui/dates'
-import { Chip } from '@/ui/Drawdown'
-import { Mound } from '@/ui/Mound'
-import { EmptyState, Notice } from '@/ui/Notice'
-import { BenchProviders } from '@/ui/Providers'
-import { useSend } from '@/ui/useSend'
+import type { Material } from '@/db/materials/mixable'
+import { rulesOf, type RulesRow } from '@/db/people/houseRules'
+import type { NamedRecipe } from '@/db/recipes/recipes'
+import { ago } from '@/ui/tables/dates'
+import { Chip } from '@/ui/pictures/Drawdown'
+import { Mound } from '@/ui/pictures/Mound'
+import { EmptyState, Notice } from '@/ui/frame/Notice'
+import { BenchProviders } from '@/ui/frame/Providers'
+import { useSend } from '@/ui/hooks/useSend'
 import { BenchNav } from '../BenchNav'
 import {
   bandsAction,
@@ -28,7 +28,7 @@ import {
   schoolAction,
   shelfAction,
 } from './actions'
-import type { RecipeBody } from './schema'
+import type { RecipeBody } from '@/db/recipes/schema'
 
 interface Props {
   recipes: NamedRecipe<RecipeBody>[]

@@ -3,14 +3,14 @@
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { checkBands } from '@/core/consistency/levelTime'
-import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveShelf } from '@/db/houseRules'
+import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveShelf } from '@/db/people/houseRules'
 import { refreshKeep } from '@/db/ledger'
-import { putRecipeAway, saveRecipe } from '@/db/recipes'
-import { change } from '@/session/change'
-import { idSchema } from '@/session/idSchema'
-import { perform } from '@/session/perform'
+import { putRecipeAway, saveRecipe } from '@/db/recipes/recipes'
+import { change } from '@/server/change'
+import { idSchema } from '@/db/base/idSchema'
+import { perform } from '@/server/perform'
 import { object } from 'yup'
-import { bandsSchema, bodyRatioSchema, paintRatioSchema, saveRecipeSchema, schoolSchema, shelfSchema } from './schema'
+import { bandsSchema, bodyRatioSchema, paintRatioSchema, saveRecipeSchema, schoolSchema, shelfSchema } from '@/db/recipes/schema'
 
 /** Saves a recipe, or the next version of it. */
 export async function saveRecipeAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {

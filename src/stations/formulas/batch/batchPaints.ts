@@ -1,6 +1,6 @@
 import { pulls } from '@/core/colour/predict'
 import { opticsOf } from '@/core/colour/packOptics'
-import type { FormulaPart } from '@/db/formulas'
+import type { FormulaPart } from '@/db/formulas/formulas'
 import type { Paints } from '../shown'
 import type { BatchPaint } from './BatchDesk'
 

@@ -1,5 +1,5 @@
 import { planBatch } from './plan'
-import { stateSchema } from './schema'
+import { stateSchema } from '@/db/formulas/batchSchema'
 
 const formula = [
   { id: 'teal', parts: 3, pull: 6 },

@@ -2,7 +2,7 @@ import { Invalid } from '@/core/errors'
 import { apportion } from '@/core/mix/apportion'
 import { inSteps, type AddStep, type ToScale } from '@/core/mix/inSteps'
 import { formatMl } from '@/core/quantity/format'
-import type { BatchState } from './schema'
+import type { BatchState } from '@/db/formulas/batchSchema'
 
 /** What goes into one container, µl. */
 export interface ContainerPlan {

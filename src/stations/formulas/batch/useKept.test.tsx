@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react'
-import type { BatchState } from './schema'
+import type { BatchState } from '@/db/formulas/batchSchema'
 import { useKept, type SendBatch } from './useKept'
 
 const start = { paintUl: 1_200_000, done: [] as string[], boxed: 0 } as unknown as BatchState

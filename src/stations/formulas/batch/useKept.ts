@@ -2,7 +2,7 @@
 
 import { useCallback, useRef, useState } from 'react'
 import type { Answer, Refusal } from '@/core/answer'
-import type { BatchState } from './schema'
+import type { BatchState } from '@/db/formulas/batchSchema'
 
 /** How a batch is sent: as it stands, with the revision it stands on. */
 export type SendBatch = (

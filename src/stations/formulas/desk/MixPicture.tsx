@@ -1,7 +1,7 @@
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import type { Prediction } from '@/core/colour/predict'
-import { sheenFill } from '@/ui/SheenDefs'
-import { SplitDisc } from '@/ui/SplitDisc'
+import { sheenFill } from '@/ui/pictures/SheenDefs'
+import { SplitDisc } from '@/ui/pictures/SplitDisc'
 import { labOfTarget, type Target } from '../target/target'
 import type { Used } from './deskDraft'
 

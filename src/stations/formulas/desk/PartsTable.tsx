@@ -3,8 +3,8 @@
 import { Button, Input, Segmented, Select } from 'antd'
 import { isStrong } from '@/core/mix/inSteps'
 import { formatMl } from '@/core/quantity/format'
-import type { Material } from '@/db/catalogue'
-import { Chip } from '@/ui/Drawdown'
+import type { Material } from '@/db/materials/mixable'
+import { Chip } from '@/ui/pictures/Drawdown'
 import { UNITS, type DeskView, type Row, type Unit } from './deskDraft'
 
 /** The paints of a formula with their amounts, in one unit for all, and what a drop of each does. */

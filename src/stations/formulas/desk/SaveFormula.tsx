@@ -4,9 +4,9 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { FormulaPart } from '@/db/formulas'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import type { FormulaPart } from '@/db/formulas/formulas'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { archiveFormulaAction, saveFormulaAction } from '../actions'
 
 /** A formula as it is kept, with the version on the desk. */

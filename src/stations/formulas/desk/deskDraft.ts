@@ -3,7 +3,7 @@ import { inSteps, type AddStep } from '@/core/mix/inSteps'
 import { byOneDrop, predict, type Prediction } from '@/core/colour/predict'
 import { DROP_UL } from '@/core/quantity/units'
 import { parseNumber } from '@/core/quantity/number'
-import type { Material } from '@/db/catalogue'
+import type { Material } from '@/db/materials/mixable'
 import { formulaPaint, perMlOf } from '../formulaPaint'
 
 export const UNITS = ['parts', 'drops', 'ml', 'g'] as const

@@ -1,4 +1,4 @@
-import type { BottleFull, LotPortion } from '@/db/bottles'
+import type { BottleFull, LotPortion } from '@/db/bottles/read'
 import type { Paints } from '../shown'
 import type { Row } from '../desk/deskDraft'
 

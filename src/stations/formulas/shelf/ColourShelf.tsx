@@ -1,8 +1,8 @@
 import Link from 'next/link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
-import { Chip, Drawdown } from '@/ui/Drawdown'
-import { EmptyState } from '@/ui/Notice'
+import { Chip, Drawdown } from '@/ui/pictures/Drawdown'
+import { EmptyState } from '@/ui/frame/Notice'
 import type { Body, Opacity, Sheen } from '@/core/paint/properties'
 
 /** A named colour as its card shows it. */

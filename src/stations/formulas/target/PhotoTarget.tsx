@@ -2,7 +2,7 @@
 
 import { useRef, useState, type PointerEvent } from 'react'
 import { patchHex } from '@/core/colour/photoSwatch'
-import { Notice } from '@/ui/Notice'
+import { Notice } from '@/ui/frame/Notice'
 
 /** Widest a photo is drawn for picking; a colour needs no more. */
 const WIDEST = 1200

@@ -2,7 +2,7 @@
 
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
-import { useSend } from '@/ui/useSend'
+import { useSend } from '@/ui/hooks/useSend'
 import { archiveMaterialAction } from '../actions'
 
 /** Puts a material away, or takes it out again. */

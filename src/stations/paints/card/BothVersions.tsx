@@ -4,8 +4,8 @@ import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { currentMaterialAction } from '../actions'
-import { differences, shownIn } from '../exchange/table'
-import type { MaterialInput } from '../schema'
+import { differences, shownIn } from '@/exchange/table'
+import type { MaterialInput } from '@/db/materials/schema'
 
 /** Two people changed one paint: what the other saved beside what was typed here, to keep either. */
 export function BothVersions({

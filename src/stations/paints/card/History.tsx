@@ -2,12 +2,12 @@
 
 import { Button } from 'antd'
 import { useRouter } from 'next/navigation'
-import { dayAndTime } from '@/ui/dates'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import { dayAndTime } from '@/ui/tables/dates'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { undoChangeAction } from '../actions'
-import { differences, shownIn } from '../exchange/table'
-import type { Change } from '../queries'
+import { differences, shownIn } from '@/exchange/table'
+import type { Change } from '@/db/materials/read'
 
 /** Who changed what of a material, and when; each change can be made undone. */
 export function History({ materialId, changes, zone }: { materialId: string; changes: Change[]; zone: string }) {

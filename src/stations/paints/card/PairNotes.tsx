@@ -3,9 +3,9 @@
 import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { Chip } from '@/ui/Drawdown'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import { Chip } from '@/ui/pictures/Drawdown'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { notePairAction } from '../actions'
 import { VERDICTS, type Verdict } from '../verdicts'
 

@@ -1,4 +1,4 @@
-import { Notice } from '@/ui/Notice'
+import { Notice } from '@/ui/frame/Notice'
 
 /** The caution for pigments whose dust harms; also shown at the bench. */
 export function PigmentCaution() {

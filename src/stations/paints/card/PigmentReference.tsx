@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import { fold } from '@/core/paint/fold'
 import { HAZARD_NOTES, PIGMENTS, PIGMENT_SOURCES } from '@/core/paint/pigments'
-import { SearchBox } from '@/ui/SearchBox'
+import { SearchBox } from '@/ui/frame/SearchBox'
 
 /** The pigment reference, with the paints of the drawer each pigment is in. */
 export function PigmentReference({ owned }: { owned: Readonly<Record<string, number>> }) {

@@ -2,7 +2,7 @@
 
 import { Form, Segmented, type FormInstance } from 'antd'
 import { useState } from 'react'
-import { ColourReader } from '@/ui/ColourReader'
+import { ColourReader } from '@/ui/forms/ColourReader'
 import type { Fields } from './materialFields'
 
 const OF = {

@@ -1,7 +1,7 @@
 import Link from 'next/link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
-import { SplitDisc } from '@/ui/SplitDisc'
+import { SplitDisc } from '@/ui/pictures/SplitDisc'
 
 /** A formula that can be used in place of a paint. */
 export interface StandIn {

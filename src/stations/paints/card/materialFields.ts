@@ -15,7 +15,7 @@ import type { Lightfastness } from '@/core/paint/pigments'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import type { MaterialInput } from '../schema'
+import type { MaterialInput } from '@/db/materials/schema'
 
 export type FormKind = 'paint' | 'medium' | 'water'
 

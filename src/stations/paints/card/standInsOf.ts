@@ -1,10 +1,10 @@
 import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf } from '@/core/colour/packOptics'
 import { formatRatio } from '@/core/quantity/ratio'
-import { standInsFor } from '@/db/formulas'
-import { readOptics } from '@/db/paintOptics'
-import type { Tx } from '@/db/withStudio'
-import type { CatalogueRow } from '../drawer/catalogue'
+import { standInsFor } from '@/db/formulas/formulas'
+import { readOptics } from '@/db/materials/optics'
+import type { Tx } from '@/db/base/withStudio'
+import type { CatalogueRow } from '@/db/materials/drawer'
 import type { StandIn } from './StandIns'
 
 /** Every formula that can stand in for a paint: the named ones, and the one written on the paint itself. */

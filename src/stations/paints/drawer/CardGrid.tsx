@@ -2,9 +2,9 @@
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useEffect } from 'react'
-import { drawMarks } from '@/ui/tray'
-import { useChunks } from '@/ui/useChunks'
-import { useColumns } from '@/ui/useColumns'
+import { drawMarks } from '@/ui/frame/tray'
+import { useChunks } from '@/ui/hooks/useChunks'
+import { useColumns } from '@/ui/hooks/useColumns'
 import { rowsAddress, type PaintFilter } from './filter'
 import type { DrawerRow } from './find'
 import { PaintCard } from './PaintCard'

@@ -1,8 +1,8 @@
 import Link from 'next/link'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
-import { Drawdown } from '@/ui/Drawdown'
-import { TrayMark } from '@/ui/TrayMark'
+import { Drawdown } from '@/ui/pictures/Drawdown'
+import { TrayMark } from '@/ui/frame/TrayMark'
 import type { DrawerRow } from './find'
 
 const price = (m: DrawerRow, currency: string) =>

@@ -1,9 +1,9 @@
 import { countFacets, facetColumn, type FacetColumn, type FacetCount } from '@/core/paint/facets'
 import { fold } from '@/core/paint/fold'
 import { IDLE_DAYS } from '@/core/purchase/rhythm'
-import { onHand } from '@/db/stock'
-import type { Tx } from '@/db/withStudio'
-import { shelfOf, type CatalogueRow, type Shelf } from './catalogue'
+import { onHand } from '@/db/materials/onHand'
+import type { Tx } from '@/db/base/withStudio'
+import { shelfOf, type CatalogueRow, type Shelf } from '@/db/materials/drawer'
 import { FACETS, picksOf, type FacetKey, type PaintFilter, type SortKey } from './filter'
 
 /** A paint as a card or a line of the table needs it. */

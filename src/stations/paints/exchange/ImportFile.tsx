@@ -3,13 +3,13 @@
 import { Button, Checkbox, Progress, Select, Upload } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { openFileAction, previewAction, type Opened, type PreviewRow } from './actions'
-import { writeCsv } from './csv'
-import { COLUMNS, type Column, type Mapping } from './fields'
-import type { Imported, ReadFile } from './import'
-import { WHY_COLUMN } from './table'
+import { writeCsv } from '@/exchange/csv'
+import { COLUMNS, type Column, type Mapping } from '@/exchange/fields'
+import type { Imported, ReadFile } from '@/exchange/import'
+import { WHY_COLUMN } from '@/exchange/table'
 
 const STATE = { new: 'New', changed: 'Changes', same: 'Here already', bad: 'Cannot import' } as const
 /** Lines of the preview shown at once: the bad ones come first. */

@@ -1,14 +1,14 @@
 'use server'
 
 import type { Answer } from '@/core/answer'
-import { answer } from '@/session/perform'
+import { answer } from '@/server/perform'
 import { requireSession } from '@/session/current'
-import { withStudio } from '@/db/withStudio'
+import { withStudio } from '@/db/base/withStudio'
 import { Invalid } from '@/core/errors'
-import type { Mapping } from './fields'
-import { mappingFor, previewFile, readFile, type ReadFile } from './import'
-import { checkImport } from './request'
-import type { ReadRow } from './table'
+import type { Mapping } from '@/exchange/fields'
+import { mappingFor, previewFile, readFile, type ReadFile } from '@/exchange/import'
+import { checkImport } from '@/exchange/request'
+import type { ReadRow } from '@/exchange/table'
 
 /** A row as the preview shows it. */
 export type PreviewRow = Pick<ReadRow, 'line' | 'name' | 'state' | 'why'>

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { blend, BLEND_WARNING, EFFECTS, standIns, type EffectProfile } from '@/core/mix/mediumEffects'
 import { parseNumber } from '@/core/quantity/number'
 import { formatMoney } from '@/core/quantity/money'
-import { Notice } from '@/ui/Notice'
+import { Notice } from '@/ui/frame/Notice'
 import { EffectChart } from './EffectChart'
 
 export interface DeskMedium {

@@ -2,7 +2,7 @@ import { keepUntil, THINNER_FACTS } from '@/core/mix/thinners'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { perMl } from '@/core/purchase/cost'
-import { effectsOf, type MaterialRow } from '../queries'
+import { effectsOf, type MaterialRow } from '@/db/materials/read'
 import { EffectChart } from './EffectChart'
 import { MediumJar } from './MediumJar'
 

@@ -8,11 +8,11 @@ import { Invalid } from '@/core/errors'
 import { splitPrice } from '@/core/purchase/offers'
 import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import { Notice } from '@/ui/Notice'
-import { useAttempt } from '@/ui/useAttempt'
-import { useSend } from '@/ui/useSend'
+import { Notice } from '@/ui/frame/Notice'
+import { useAttempt } from '@/ui/hooks/useAttempt'
+import { useSend } from '@/ui/hooks/useSend'
 import { buyContainersAction } from './actions'
-import type { PricedPaint } from './queries'
+import type { PricedPaint } from '@/db/materials/prices'
 
 /** A boxed set: one purchase that opens into many containers, its price split by what each is worth. */
 export function BoxedSet({

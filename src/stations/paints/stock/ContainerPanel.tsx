@@ -6,12 +6,12 @@ import { useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import { day } from '@/ui/dates'
-import { Notice } from '@/ui/Notice'
-import { useSend } from '@/ui/useSend'
+import { day } from '@/ui/tables/dates'
+import { Notice } from '@/ui/frame/Notice'
+import { useSend } from '@/ui/hooks/useSend'
 import { finishContainerAction, reopenContainerAction, unsealContainerAction, weighContainerAction } from './actions'
 import { BuyForm, type BoughtMaterial } from './BuyForm'
-import type { ContainerRow } from './queries'
+import type { ContainerRow } from '@/db/materials/prices'
 
 interface Props {
   readonly material: BoughtMaterial

@@ -11,8 +11,8 @@ import { parseNumber } from '@/core/quantity/number'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { parseSize } from '@/core/quantity/size'
 import { cupUl } from '@/core/surface/coverage'
-import { Chip } from '@/ui/Drawdown'
-import type { PricedMedium, PricedPaint } from './queries'
+import { Chip } from '@/ui/pictures/Drawdown'
+import type { PricedMedium, PricedPaint } from '@/db/materials/prices'
 
 interface Line {
   readonly paintId: string

@@ -3,7 +3,7 @@
 import { Chart, LinearScale, LineElement, PointElement, TimeScale, Tooltip } from 'chart.js'
 import { Scatter } from 'react-chartjs-2'
 import { formatMoney } from '@/core/quantity/money'
-import '@/ui/chartLook'
+import '@/ui/pictures/chartLook'
 
 Chart.register(LinearScale, LineElement, PointElement, TimeScale, Tooltip)
 

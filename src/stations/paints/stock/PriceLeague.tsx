@@ -7,9 +7,9 @@ import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { league } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
-import { Chip } from '@/ui/Drawdown'
+import { Chip } from '@/ui/pictures/Drawdown'
 import type { PaintEntry } from './leagueEntries'
-import type { PricedMedium } from './queries'
+import type { PricedMedium } from '@/db/materials/prices'
 
 const SHOWN = 40
 

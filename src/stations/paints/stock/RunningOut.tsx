@@ -1,8 +1,8 @@
 import Link from 'next/link'
 import { formatMl } from '@/core/quantity/format'
-import { ago } from '@/ui/dates'
-import { Chip } from '@/ui/Drawdown'
-import { PACE_DAYS, type PricedPaint } from './queries'
+import { ago } from '@/ui/tables/dates'
+import { Chip } from '@/ui/pictures/Drawdown'
+import { PACE_DAYS, type PricedPaint } from '@/db/materials/prices'
 
 /** What runs out and what stands idle: two short lists that say what to do. */
 export function RunningOut({ paints, now }: { paints: readonly PricedPaint[]; now: Date }) {

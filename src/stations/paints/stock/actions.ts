@@ -1,9 +1,9 @@
 'use server'
 
 import { buyTogether, finishContainer, weighContainer } from '@/db/ledger'
-import { change } from '@/session/change'
-import { buySchema, dropOfferSchema, finishSchema, lotSchema, offerSchema, weighSchema } from './schema'
-import { dropOffer, reopen, saveOffer, unseal } from './write'
+import { change } from '@/server/change'
+import { buySchema, dropOfferSchema, finishSchema, lotSchema, offerSchema, weighSchema } from '@/db/materials/offerSchema'
+import { dropOffer, reopen, saveOffer, unseal } from '@/db/materials/offers'
 
 /** Books bought containers with the price really paid, split over them. */
 export const buyContainersAction = async (input: unknown) => change('/paints', buySchema, input, buyTogether)

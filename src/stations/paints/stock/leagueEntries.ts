@@ -1,6 +1,6 @@
 import { offerCount, offerTotal, offerWords } from '@/core/purchase/offers'
 import type { LeagueEntry } from '@/core/purchase/league'
-import type { OfferRow, PricedPaint } from './queries'
+import type { OfferRow, PricedPaint } from '@/db/materials/prices'
 
 export interface PaintEntry extends LeagueEntry {
   readonly words: string

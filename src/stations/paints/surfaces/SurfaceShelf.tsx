@@ -9,12 +9,12 @@ import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
 import { formatSize, parseSize } from '@/core/quantity/size'
-import type { StockedSurface } from '@/db/surfaces'
-import { EmptyState, Notice } from '@/ui/Notice'
-import { useAttempt } from '@/ui/useAttempt'
-import { useSend } from '@/ui/useSend'
+import type { StockedSurface } from '@/db/surfaces/read'
+import { EmptyState, Notice } from '@/ui/frame/Notice'
+import { useAttempt } from '@/ui/hooks/useAttempt'
+import { useSend } from '@/ui/hooks/useSend'
 import { moveSurfacesAction, putSurfaceAwayAction, saveSurfaceAction } from './actions'
-import { GRADES, SURFACE_KINDS } from './schema'
+import { GRADES, SURFACE_KINDS } from '@/db/surfaces/schema'
 
 /** Drawn to one scale, so that sizes are seen beside each other. */
 function SurfaceGlyph({ s, perMm }: { s: StockedSurface; perMm: number }) {

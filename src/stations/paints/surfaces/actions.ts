@@ -1,8 +1,8 @@
 'use server'
 
-import { change } from '@/session/change'
-import { moveSchema, putAwaySchema, surfaceSchema } from './schema'
-import { moveSurfaces, putSurfaceAway, saveSurface } from './write'
+import { change } from '@/server/change'
+import { moveSchema, putAwaySchema, surfaceSchema } from '@/db/surfaces/schema'
+import { moveSurfaces, putSurfaceAway, saveSurface } from '@/db/surfaces/write'
 
 /** Keeps a kind of surface. */
 export const saveSurfaceAction = async (input: unknown) => change('/paints', surfaceSchema, input, saveSurface)

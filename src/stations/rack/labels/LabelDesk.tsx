@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { fold } from '@/core/paint/fold'
 import { parseNumber } from '@/core/quantity/number'
 import { shortCode } from '@/core/vessel/shortCode'
-import { Chip } from '@/ui/Drawdown'
+import { Chip } from '@/ui/pictures/Drawdown'
 import { RackNav } from '../RackNav'
 import { GRIDS, gridOf } from './grids'
 

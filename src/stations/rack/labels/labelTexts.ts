@@ -1,8 +1,8 @@
 import { shortCode } from '@/core/vessel/shortCode'
-import { bottlesById } from '@/db/bottles'
-import { studioFacts } from '@/db/studio'
-import type { Tx } from '@/db/withStudio'
-import { day } from '@/ui/dates'
+import { bottlesById } from '@/db/bottles/read'
+import { studioFacts } from '@/db/people/studio'
+import type { Tx } from '@/db/base/withStudio'
+import { day } from '@/ui/tables/dates'
 import { recipeText } from '../recipeText'
 import type { LabelText } from './layout'
 

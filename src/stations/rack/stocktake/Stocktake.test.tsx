@@ -2,7 +2,7 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react'
 import { App } from 'antd'
 import { contentKey } from '@/core/vessel/content'
-import type { Weight } from '@/db/stocktake'
+import type { Weight } from '@/db/bottles/stocktake'
 import { FakeEventSource } from '../../../../tests/support/eventSource'
 import { dropWeightAction, nameLossAction, stocktakeAction, takeWeightAction } from '../actions'
 import type { ToWeigh } from './queries'
@@ -23,7 +23,7 @@ const scale = {
   grams: null as number | null,
   settledG: null as number | null,
 }
-jest.mock('@/ui/useScale', () => ({ useScale: () => scale }))
+jest.mock('@/ui/hooks/useScale', () => ({ useScale: () => scale }))
 
 const bottle = (id: string, ul = 100_000): ToWeigh => ({
   id,

@@ -1,8 +1,8 @@
 import { groupBy } from '@/core/groupBy'
-import { portionsOf } from '@/db/bottles'
-import { rackBottles } from '@/db/rack'
-import { weighable } from '@/db/stocktake'
-import type { Tx } from '@/db/withStudio'
+import { portionsOf } from '@/db/bottles/read'
+import { rackBottles } from '@/db/bottles/rack'
+import { weighable } from '@/db/bottles/stocktake'
+import type { Tx } from '@/db/base/withStudio'
 
 /** A bottle to be weighed: what the books say is in it, and what it weighs empty. */
 export interface ToWeigh {

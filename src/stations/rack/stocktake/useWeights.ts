@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Loss } from '@/core/vessel/weighIn'
-import type { Weight } from '@/db/stocktake'
-import { useLive } from '@/ui/useLive'
+import type { Weight } from '@/db/bottles/stocktake'
+import { useLive } from '@/ui/hooks/useLive'
 
 /** The weights of a stocktake under way, as every device of the studio takes them. */
 export function useWeights(first: readonly Weight[]) {

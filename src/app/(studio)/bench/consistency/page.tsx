@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { inStudio } from '@/session/current'
 import { ConsistencyDesk } from '@/stations/bench/consistency/ConsistencyDesk'
 import { consistencyData } from '@/stations/bench/consistency/queries'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Consistency' }
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { openMixings } from '@/db/mixings'
+import { openMixings } from '@/db/mixings/mixings'
 import { inStudio } from '@/session/current'
 import { BeginByEye } from '@/stations/bench/eye/BeginByEye'
 

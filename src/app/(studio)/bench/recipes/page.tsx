@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { listBases, listMixable } from '@/db/catalogue'
-import { houseRules } from '@/db/houseRules'
-import { listRecipes } from '@/db/recipes'
+import { listBases, listMixable } from '@/db/materials/mixable'
+import { houseRules } from '@/db/people/houseRules'
+import { listRecipes } from '@/db/recipes/recipes'
 import { inStudio } from '@/session/current'
 import { RecipeShelf } from '@/stations/bench/recipes/RecipeShelf'
-import type { RecipeBody } from '@/stations/bench/recipes/schema'
+import type { RecipeBody } from '@/db/recipes/schema'
 
 export const metadata: Metadata = { title: 'Recipes and rules' }
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { findFormula, usedIn } from '@/db/formulas'
-import { isId } from '@/db/withStudio'
+import { findFormula, usedIn } from '@/db/formulas/formulas'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { FormulaDesk } from '@/stations/formulas/desk/FormulaDesk'
 import { PaintedOut, UsedInBottles, Versions } from '@/stations/formulas/desk/Versions'
@@ -9,8 +9,8 @@ import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { deskData } from '@/stations/formulas/queries'
 import { hexOfParts, textOfParts } from '@/stations/formulas/shown'
 import { targetFromAddress } from '@/stations/formulas/address'
-import { orNotFound } from '@/ui/orNotFound'
-import { firstValues, type Search } from '@/ui/search'
+import { orNotFound } from '@/ui/frame/orNotFound'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Formula' }
 

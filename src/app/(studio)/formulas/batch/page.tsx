@@ -1,13 +1,13 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { studioFacts } from '@/db/studio'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
-import { listBatches } from '@/stations/formulas/batch/write'
+import { listBatches } from '@/db/formulas/batches'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { formatMl } from '@/core/quantity/format'
-import { day } from '@/ui/dates'
-import { Chip } from '@/ui/Drawdown'
-import { EmptyState } from '@/ui/Notice'
+import { day } from '@/ui/tables/dates'
+import { Chip } from '@/ui/pictures/Drawdown'
+import { EmptyState } from '@/ui/frame/Notice'
 
 export const metadata: Metadata = { title: 'Large batches' }
 

@@ -5,7 +5,7 @@ import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { MatchDesk } from '@/stations/formulas/match/MatchDesk'
 import { deskData } from '@/stations/formulas/queries'
 import { targetOf } from '@/stations/formulas/target/target'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Match a colour' }
 

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next'
-import { portionsOf } from '@/db/bottles'
-import { isId } from '@/db/withStudio'
+import { portionsOf } from '@/db/bottles/read'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { MendDesk } from '@/stations/formulas/mend/MendDesk'
 import { cupOf } from '@/stations/formulas/mend/cup'
 import { deskData } from '@/stations/formulas/queries'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Mend a cup' }
 

@@ -4,7 +4,7 @@ import { FormulaDesk } from '@/stations/formulas/desk/FormulaDesk'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { deskData } from '@/stations/formulas/queries'
 import { rowsFromAddress, targetFromAddress } from '@/stations/formulas/address'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Try a mix' }
 

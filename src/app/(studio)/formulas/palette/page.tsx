@@ -1,13 +1,13 @@
 import type { Metadata } from 'next'
 import type { Sheen } from '@/core/paint/properties'
-import { bottlesInUse } from '@/db/bottles'
-import { listMixable } from '@/db/catalogue'
-import { makersWord } from '@/db/makersWord'
-import { isId } from '@/db/withStudio'
+import { bottlesInUse } from '@/db/bottles/read'
+import { listMixable } from '@/db/materials/mixable'
+import { makersWord } from '@/db/materials/makersWord'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { PaletteCheck } from '@/stations/formulas/palette/PaletteCheck'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Palette check' }
 

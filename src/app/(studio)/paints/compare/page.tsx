@@ -1,15 +1,15 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
-import { readOptics } from '@/db/paintOptics'
-import { studioFacts } from '@/db/studio'
-import { isId } from '@/db/withStudio'
+import { readOptics } from '@/db/materials/optics'
+import { studioFacts } from '@/db/people/studio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { SideBySide } from '@/stations/paints/compare/SideBySide'
-import { shelfOf } from '@/stations/paints/drawer/catalogue'
-import { pairNotes } from '@/stations/paints/queries'
+import { shelfOf } from '@/db/materials/drawer'
+import { pairNotes } from '@/db/materials/read'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
-import { EmptyState } from '@/ui/Notice'
-import { firstValues, type Search } from '@/ui/search'
+import { EmptyState } from '@/ui/frame/Notice'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Side by side' }
 

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { sessionOrDoor } from '@/session/current'
-import { FORMATS } from '@/stations/paints/exchange/export'
+import { FORMATS } from '@/exchange/export'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
 
 export const metadata: Metadata = { title: 'Take out' }

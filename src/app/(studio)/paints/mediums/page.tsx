@@ -1,13 +1,13 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { perMl } from '@/core/purchase/cost'
-import { onHand } from '@/db/stock'
-import { studioFacts } from '@/db/studio'
+import { onHand } from '@/db/materials/onHand'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { BlendDesk } from '@/stations/paints/mediums/BlendDesk'
 import { MediumCards } from '@/stations/paints/mediums/MediumCards'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
-import { allMaterials, effectsOf } from '@/stations/paints/queries'
+import { allMaterials, effectsOf } from '@/db/materials/read'
 
 export const metadata: Metadata = { title: 'Mediums' }
 

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { studioFacts } from '@/db/studio'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { MaterialForm } from '@/stations/paints/card/MaterialForm'
-import { shelfOf } from '@/stations/paints/drawer/catalogue'
-import { makers } from '@/stations/paints/queries'
-import { firstValues, type Search } from '@/ui/search'
+import { shelfOf } from '@/db/materials/drawer'
+import { makers } from '@/db/materials/read'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Add a paint' }
 

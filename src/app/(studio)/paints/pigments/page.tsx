@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { inStudio } from '@/session/current'
 import { PigmentReference } from '@/stations/paints/card/PigmentReference'
-import { shelfOf } from '@/stations/paints/drawer/catalogue'
+import { shelfOf } from '@/db/materials/drawer'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
 
 export const metadata: Metadata = { title: 'Pigments' }

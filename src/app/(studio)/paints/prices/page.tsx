@@ -1,12 +1,12 @@
 import type { Metadata } from 'next'
-import { studioFacts } from '@/db/studio'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
 import { BoxedSet } from '@/stations/paints/stock/BoxedSet'
 import { leagueEntries } from '@/stations/paints/stock/leagueEntries'
 import { PaintingCosts } from '@/stations/paints/stock/PaintingCosts'
 import { PriceLeague } from '@/stations/paints/stock/PriceLeague'
-import { allOffers, pricedMediums, pricedPaints } from '@/stations/paints/stock/queries'
+import { allOffers, pricedMediums, pricedPaints } from '@/db/materials/prices'
 import { RunningOut } from '@/stations/paints/stock/RunningOut'
 
 export const metadata: Metadata = { title: 'Prices' }

@@ -1,10 +1,10 @@
 import type { NextRequest } from 'next/server'
 import { requireSession } from '@/session/current'
-import { json } from '@/session/json'
-import { answer } from '@/session/perform'
+import { json } from '@/server/json'
+import { answer } from '@/server/perform'
 import { readFilter } from '@/stations/paints/drawer/filter'
 import { CHUNK, findPaints } from '@/stations/paints/drawer/find'
-import { withStudio } from '@/db/withStudio'
+import { withStudio } from '@/db/base/withStudio'
 
 /** A further chunk of the drawer's rows, as JSON. */
 export async function GET(request: NextRequest) {

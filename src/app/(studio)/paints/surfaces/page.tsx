@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
-import { studioFacts } from '@/db/studio'
-import { listSurfaces } from '@/db/surfaces'
+import { studioFacts } from '@/db/people/studio'
+import { listSurfaces } from '@/db/surfaces/read'
 import { inStudio } from '@/session/current'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
 import { SurfaceShelf } from '@/stations/paints/surfaces/SurfaceShelf'

@@ -1,14 +1,14 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { findPlan } from '@/db/plans'
-import { studioFacts } from '@/db/studio'
-import { makersWord } from '@/db/makersWord'
-import { listSurfaces } from '@/db/surfaces'
-import { isId } from '@/db/withStudio'
+import { findPlan } from '@/db/plans/read'
+import { studioFacts } from '@/db/people/studio'
+import { makersWord } from '@/db/materials/makersWord'
+import { listSurfaces } from '@/db/surfaces/read'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { PlanEditor } from '@/stations/plan/PlanEditor'
 import { pricedBottles } from '@/stations/plan/queries'
-import { orNotFound } from '@/ui/orNotFound'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Plan' }
 

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next'
-import { studioFacts } from '@/db/studio'
-import { makersWord } from '@/db/makersWord'
-import { listSurfaces } from '@/db/surfaces'
+import { studioFacts } from '@/db/people/studio'
+import { makersWord } from '@/db/materials/makersWord'
+import { listSurfaces } from '@/db/surfaces/read'
 import { inStudio } from '@/session/current'
 import { PlanEditor } from '@/stations/plan/PlanEditor'
 import { pricedBottles } from '@/stations/plan/queries'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'New plan' }
 

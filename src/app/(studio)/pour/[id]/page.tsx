@@ -1,13 +1,13 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { bottlesById } from '@/db/bottles'
-import { findPlan } from '@/db/plans'
-import { studioFacts } from '@/db/studio'
-import { waterVerdicts } from '@/db/waterRoom'
-import { isId } from '@/db/withStudio'
+import { bottlesById } from '@/db/bottles/read'
+import { findPlan } from '@/db/plans/read'
+import { studioFacts } from '@/db/people/studio'
+import { waterVerdicts } from '@/db/bottles/waterRoom'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { PourSheet } from '@/stations/pour/PourSheet'
-import { orNotFound } from '@/ui/orNotFound'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Pour' }
 

@@ -1,15 +1,15 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { judgeWater } from '@/core/mix/waterLimit'
-import { findBottle, portionsOf } from '@/db/bottles'
-import { houseRules } from '@/db/houseRules'
-import { journal } from '@/db/journal'
-import { studioFacts } from '@/db/studio'
-import { isId } from '@/db/withStudio'
+import { findBottle, portionsOf } from '@/db/bottles/read'
+import { houseRules } from '@/db/people/houseRules'
+import { journal } from '@/db/ledger'
+import { studioFacts } from '@/db/people/studio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { BottleSheet } from '@/stations/rack/BottleSheet'
 import { besideBottle, sureOfBottle } from '@/stations/rack/queries'
-import { orNotFound } from '@/ui/orNotFound'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Bottle' }
 

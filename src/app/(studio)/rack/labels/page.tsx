@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
-import { bottlesInUse } from '@/db/bottles'
-import { isId } from '@/db/withStudio'
+import { bottlesInUse } from '@/db/bottles/read'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { LabelDesk } from '@/stations/rack/labels/LabelDesk'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Labels' }
 

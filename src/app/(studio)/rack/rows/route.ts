@@ -1,9 +1,9 @@
 import type { NextRequest } from 'next/server'
-import { studioFacts } from '@/db/studio'
-import { withStudio } from '@/db/withStudio'
+import { studioFacts } from '@/db/people/studio'
+import { withStudio } from '@/db/base/withStudio'
 import { requireSession } from '@/session/current'
-import { json } from '@/session/json'
-import { answer } from '@/session/perform'
+import { json } from '@/server/json'
+import { answer } from '@/server/perform'
 import { findBottles, RACK_CHUNK } from '@/stations/rack/find'
 import { readRackFilter } from '@/stations/rack/schema'
 

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { weightsTaken } from '@/db/stocktake'
-import { studioFacts } from '@/db/studio'
+import { weightsTaken } from '@/db/bottles/stocktake'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { toWeigh } from '@/stations/rack/stocktake/queries'
 import { Stocktake } from '@/stations/rack/stocktake/Stocktake'
-import { day } from '@/ui/dates'
+import { day } from '@/ui/tables/dates'
 
 export const metadata: Metadata = { title: 'Stocktake' }
 

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { listJars, portionsOf } from '@/db/bottles'
-import { studioFacts } from '@/db/studio'
-import { isId } from '@/db/withStudio'
+import { listJars, portionsOf } from '@/db/bottles/read'
+import { studioFacts } from '@/db/people/studio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { PieceSheet } from '@/stations/wall/PieceSheet'
-import { findPiece } from '@/stations/wall/queries'
-import { orNotFound } from '@/ui/orNotFound'
+import { findPiece } from '@/db/pieces/read'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Piece' }
 

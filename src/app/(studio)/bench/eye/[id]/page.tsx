@@ -1,15 +1,15 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { bottlesInUse, portionsOf } from '@/db/bottles'
-import { listMixable } from '@/db/catalogue'
-import { findMixing } from '@/db/mixings'
-import { studioFacts } from '@/db/studio'
-import { isId } from '@/db/withStudio'
+import { bottlesInUse, portionsOf } from '@/db/bottles/read'
+import { listMixable } from '@/db/materials/mixable'
+import { findMixing } from '@/db/mixings/mixings'
+import { studioFacts } from '@/db/people/studio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { EyeScreen } from '@/stations/bench/eye/EyeScreen'
 import { pourables } from '@/stations/bench/eye/pourables'
-import type { EyeMixing } from '@/stations/bench/guide/write'
-import { orNotFound } from '@/ui/orNotFound'
+import type { EyeMixing } from '@/db/mixings/write'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Pour first, read after' }
 

@@ -1,13 +1,13 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { houseRules } from '@/db/houseRules'
-import { findMixing } from '@/db/mixings'
-import { studioFacts } from '@/db/studio'
-import { isId } from '@/db/withStudio'
+import { houseRules } from '@/db/people/houseRules'
+import { findMixing } from '@/db/mixings/mixings'
+import { studioFacts } from '@/db/people/studio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { GuideScreen } from '@/stations/bench/guide/GuideScreen'
-import type { GuidedMixing } from '@/stations/bench/guide/write'
-import { orNotFound } from '@/ui/orNotFound'
+import type { GuidedMixing } from '@/db/mixings/write'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Mix step by step' }
 

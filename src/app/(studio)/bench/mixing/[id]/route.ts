@@ -1,11 +1,11 @@
 import { NextResponse } from 'next/server'
 import { NotFound } from '@/core/errors'
-import { findMixing } from '@/db/mixings'
-import { isId, withStudio } from '@/db/withStudio'
+import { findMixing } from '@/db/mixings/mixings'
+import { isId, withStudio } from '@/db/base/withStudio'
 import { requireSession } from '@/session/current'
-import { answer, checked } from '@/session/perform'
-import { eventSchema } from '@/stations/bench/guide/schema'
-import { noteEvent } from '@/stations/bench/guide/write'
+import { answer, checked } from '@/server/perform'
+import { eventSchema } from '@/db/mixings/schema'
+import { noteEvent } from '@/db/mixings/write'
 
 type Context = { params: Promise<{ id: string }> }
 const plain = { headers: { 'Cache-Control': 'private, no-store' } }

@@ -1,14 +1,14 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { listMixable } from '@/db/catalogue'
-import { findFormula } from '@/db/formulas'
-import { isId } from '@/db/withStudio'
+import { listMixable } from '@/db/materials/mixable'
+import { findFormula } from '@/db/formulas/formulas'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { BatchDesk } from '@/stations/formulas/batch/BatchDesk'
 import { batchPaints } from '@/stations/formulas/batch/batchPaints'
-import { findBatch } from '@/stations/formulas/batch/write'
+import { findBatch } from '@/db/formulas/batches'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
-import { orNotFound } from '@/ui/orNotFound'
+import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Large batch' }
 

@@ -5,7 +5,7 @@ import { NewBatch } from '@/stations/formulas/batch/NewBatch'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { deskData } from '@/stations/formulas/queries'
 import { hexOfParts } from '@/stations/formulas/shown'
-import { firstValues, type Search } from '@/ui/search'
+import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'New batch' }
 

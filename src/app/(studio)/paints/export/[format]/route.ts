@@ -1,5 +1,5 @@
 import { inStudio } from '@/session/current'
-import { exportCatalogue, FORMATS, type Format } from '@/stations/paints/exchange/export'
+import { exportCatalogue, FORMATS, type Format } from '@/exchange/export'
 
 /** The whole drawer in one of the formats. */
 export async function GET(_request: Request, { params }: { params: Promise<{ format: string }> }) {

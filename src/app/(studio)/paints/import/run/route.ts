@@ -1,9 +1,9 @@
 import { revalidatePath } from 'next/cache'
-import { withStudio } from '@/db/withStudio'
+import { withStudio } from '@/db/base/withStudio'
 import { requireSession } from '@/session/current'
-import { answer } from '@/session/perform'
-import { importFile, type Imported } from '@/stations/paints/exchange/import'
-import { checkImport } from '@/stations/paints/exchange/request'
+import { answer } from '@/server/perform'
+import { importFile, type Imported } from '@/exchange/import'
+import { checkImport } from '@/exchange/request'
 
 /** Imports a file that was opened before, in one transaction; tells its progress as lines of JSON. */
 export async function POST(request: Request) {

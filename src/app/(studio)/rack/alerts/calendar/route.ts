@@ -1,5 +1,5 @@
-import { rackBottles } from '@/db/rack'
-import { studioFacts } from '@/db/studio'
+import { rackBottles } from '@/db/bottles/rack'
+import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { calendarOf } from '@/stations/rack/calendar'
 import { datesOf } from '@/stations/rack/find'

@@ -1,5 +1,5 @@
 import type { NextRequest } from 'next/server'
-import { isId } from '@/db/withStudio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { gridOf } from '@/stations/rack/labels/grids'
 import { labelTexts, originOf } from '@/stations/rack/labels/labelTexts'

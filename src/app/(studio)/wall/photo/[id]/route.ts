@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation'
-import { isId } from '@/db/withStudio'
+import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 
 /** A photo of this studio, as it was encoded when it was taken in. */

@@ -1,11 +1,11 @@
 import { revalidatePath } from 'next/cache'
 import { NextResponse } from 'next/server'
 import { NotFound } from '@/core/errors'
-import { isId, withStudio } from '@/db/withStudio'
+import { isId, withStudio } from '@/db/base/withStudio'
 import { requireSession } from '@/session/current'
-import { answer, checked } from '@/session/perform'
-import { bookMixingSchema } from '@/stations/bench/guide/schema'
-import { bookMixing } from '@/stations/bench/guide/write'
+import { answer, checked } from '@/server/perform'
+import { bookMixingSchema } from '@/db/mixings/schema'
+import { bookMixing } from '@/db/mixings/write'
 
 /** Books a finished mix as a bottle; however often it is sent, one bottle is made. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {

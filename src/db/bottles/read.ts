@@ -1,0 +1,129 @@
+import { NotFound } from '@/core/errors'
+import type { MaterialKind } from '@/core/paint/properties'
+import type { RecipeSnapshot } from '@/db/ledger'
+import type { Tx } from '@/db/base/withStudio'
+
+/** A bottle as it stands on the rack. */
+export interface Bottle {
+  readonly id: string
+  /** Short code as it stands on the label, without its check letter. */
+  readonly code: string
+  readonly palette: string
+  readonly technique: string | null
+  readonly label: string
+  readonly role: string
+  readonly mixedAt: string
+  readonly restUntil: string
+  readonly hex: string | null
+  /** Expected ΔE00 between that computed colour and the real one. */
+  readonly off: number | null
+  readonly sheen: string
+  readonly capacityUl: number | null
+  readonly ul: number
+}
+
+export interface BottleFull extends Bottle {
+  readonly recipe: RecipeSnapshot
+  readonly tareMg: number | null
+  readonly notes: string
+  /** A jar of run-off, and not a bottle that was mixed. */
+  readonly isJar: boolean
+  readonly keepUntil: string | null
+  readonly movedAt: string | null
+  /** Water it has lost by weigh-ins and would want back. */
+  readonly evaporatedUl: number
+  readonly levelTimeS: number | null
+  readonly readAt: string | null
+  /** Water on its curve now, and when it was read. */
+  readonly w: number
+  readonly readW: number | null
+  readonly curveB: number | null
+  /** What ln of its level time rises by a day, see `Ageing`. */
+  readonly thickens: number | null
+  readonly isReference: boolean
+}
+
+const LOOK = `v.id, v.label, v.capacity_ul as "capacityUl", b.role, b.mixed_at as "mixedAt", b.rest_until as "restUntil",
+  b.colour_hex as hex, b.colour_off as off, b.sheen, b.code, b.palette, b.technique`
+const FULL = `b.recipe, b.tare_mg as "tareMg", b.notes, v.kind = 'jar' as "isJar", b.keep_until as "keepUntil", b.moved_at as "movedAt",
+  round(b.evaporated_share * held.ul)::bigint as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB", b.thickens,
+  b.is_reference as "isReference"`
+const BOTTLES = `select ${LOOK}, ${FULL}, held.ul
+  from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
+  cross join lateral (select coalesce(sum(c.ul), 0)::bigint as ul from vessel_content c
+    where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id) as held`
+
+/** Bottles that hold something, for choosing among them; newest first. */
+export function bottlesInUse(tx: Tx): Promise<BottleFull[]> {
+  return tx.q<BottleFull>(
+    `${BOTTLES} where b.studio_id = $1 and b.emptied_at is null order by b.mixed_at desc limit 500`,
+    [tx.studioId],
+  )
+}
+
+/** One bottle. @throws NotFound */
+export async function findBottle(tx: Tx, id: string): Promise<BottleFull> {
+  const [row] = await tx.q<BottleFull>(`${BOTTLES} where b.studio_id = $1 and b.vessel_id = $2`, [tx.studioId, id])
+  if (!row) throw new NotFound('bottle')
+  return row
+}
+
+/** What a vessel holds of one lot, with what is needed for cost, mass and trace. */
+export interface LotPortion {
+  readonly vesselId: string
+  readonly lotId: string
+  readonly ul: number
+  readonly materialId: string
+  readonly material: string
+  readonly maker: string
+  readonly kind: MaterialKind
+  readonly hex: string | null
+  readonly lotLabel: string
+  readonly tracked: boolean
+  readonly openedAt: string
+  readonly priceMinor: number | null
+  readonly sizeUl: number | null
+  readonly densityGPerMl: number
+  readonly solids: number
+  readonly waterShare: number
+}
+
+/** Contents of vessels down to each lot, largest first. */
+export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPortion[]> {
+  return tx.q<LotPortion>(
+    `select c.vessel_id as "vesselId", c.lot_id as "lotId", c.ul, m.id as "materialId", m.name as material, m.maker, m.kind,
+       p.swatch_hex as hex, l.label as "lotLabel", l.tracked, l.opened_at as "openedAt", l.price_minor as "priceMinor",
+       l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids,
+       case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
+     from vessel_content c
+     join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
+     join material m on m.studio_id = l.studio_id and m.id = l.material_id
+     left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
+     where c.studio_id = $1 and c.vessel_id = any ($2) and c.ul > 0
+     order by c.ul desc, c.lot_id`,
+    [tx.studioId, vesselIds],
+  )
+}
+
+/** The bottle a short code belongs to; undefined where none has it. */
+export async function bottleByCode(tx: Tx, body: string): Promise<string | undefined> {
+  const [row] = await tx.q<{ id: string }>('select vessel_id as id from bottle where studio_id = $1 and code = $2', [
+    tx.studioId,
+    body,
+  ])
+  return row?.id
+}
+
+/** Some bottles by id, in no order; those of other studios are simply not in it. */
+export function bottlesById(tx: Tx, ids: readonly string[]): Promise<BottleFull[]> {
+  return tx.q<BottleFull>(`${BOTTLES} where b.studio_id = $1 and b.vessel_id = any ($2)`, [tx.studioId, ids])
+}
+
+/** Jars of run-off on the rack. */
+export function listJars(tx: Tx): Promise<{ id: string; label: string }[]> {
+  return tx.q(
+    `select v.id, v.label from vessel v join bottle b on b.studio_id = v.studio_id and b.vessel_id = v.id
+     where v.studio_id = $1 and v.kind = 'jar' and b.emptied_at is null order by v.created_at desc`,
+    [tx.studioId],
+  )
+}

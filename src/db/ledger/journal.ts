@@ -1,0 +1,39 @@
+import type { MovementKind } from './'
+import type { Tx } from '@/db/base/withStudio'
+
+/** One movement as it is told: what, when, how much of a vessel it changed. */
+export interface JournalEntry {
+  readonly id: string
+  readonly kind: MovementKind
+  readonly at: string
+  readonly note: string
+  readonly by: string | null
+  /** µl into (positive) or out of the vessel asked for; of the whole movement where none was. */
+  readonly ul: number
+  /** Names of what is on the other side. */
+  readonly places: readonly string[]
+  readonly undone: boolean
+}
+
+/** Movements of one vessel, or of the whole studio, newest first. */
+export function journal(tx: Tx, vesselId: string | null, most = 100): Promise<JournalEntry[]> {
+  return tx.q<JournalEntry>(
+    `select m.id, m.kind, m.at, m.note, a.name as by, t.ul, t.places,
+       exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id) as undone
+     from movement m
+     left join account a on a.id = m.by
+     cross join lateral (
+       select coalesce(sum(case when $2::uuid is null or l.to_vessel_id = $2 then l.ul when l.from_vessel_id = $2 then -l.ul else 0 end), 0)::bigint as ul,
+         coalesce(array_agg(distinct v.label) filter (where v.label is not null), '{}') as places
+       from movement_line l
+       left join vessel v on v.studio_id = l.studio_id
+         and v.id = case when l.to_vessel_id is not distinct from $2 then l.from_vessel_id else l.to_vessel_id end
+       where l.studio_id = m.studio_id and l.movement_id = m.id
+     ) t
+     where m.studio_id = $1 and ($2::uuid is null or exists (
+       select from movement_line l where l.studio_id = m.studio_id and l.movement_id = m.id
+         and (l.from_vessel_id = $2 or l.to_vessel_id = $2)))
+     order by m.at desc, m.id desc limit $3`,
+    [tx.studioId, vesselId, most],
+  )
+}

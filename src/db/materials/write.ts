@@ -1,0 +1,265 @@
+import { spectrumOf } from '@/core/colour/paintedOut'
+import { reflectanceFromHex } from '@/core/colour/reflectance'
+import { Conflict, Invalid, NotFound } from '@/core/errors'
+import { opacityOf } from '@/core/paint/contrastRatio'
+import { searchText } from '@/core/paint/fold'
+import { opticsOfMasstone, recalibrate } from './optics'
+import type { Tx } from '@/db/base/withStudio'
+import { v7 as uuidv7 } from 'uuid'
+import { findMaterial, inputOf } from './read'
+import { schemaOf, type MaterialInput, type PaintInput } from './schema'
+
+/** What must come with a material; all else has its default. */
+type Draft = Pick<MaterialInput, 'kind' | 'name' | 'densityGPerMl' | 'solids'> & Partial<MaterialInput>
+
+/** Fills what a draft leaves open with its defaults. @throws Invalid in the words of the schema */
+const whole = (draft: Draft): MaterialInput => schemaOf(draft.kind).cast(draft) as MaterialInput
+
+/** One material to write: new at revision 0, else the revision it was read at and what it was then. */
+export interface Write {
+  readonly id: string
+  readonly revision: number
+  readonly before: MaterialInput | null
+  readonly after: MaterialInput
+}
+
+/**
+ * Writes a new material. A material of the same kind, maker, line and name is left as it is.
+ * @returns whether it was new
+ */
+export async function insertMaterial(tx: Tx, id: string, draft: Draft): Promise<boolean> {
+  return (await writeMaterials(tx, [{ id, revision: 0, before: null, after: whole(draft) }])).has(id)
+}
+
+/**
+ * Changes a material and keeps what it was.
+ * @throws Conflict when somebody else changed it since it was opened; NotFound
+ */
+export async function updateMaterial(tx: Tx, id: string, revision: number, draft: Draft): Promise<void> {
+  const before = inputOf(await findMaterial(tx, id))
+  const written = await writeMaterials(tx, [{ id, revision, before, after: whole(draft) }])
+  if (!written.has(id))
+    throw new Conflict('Somebody else changed this since you opened it. Look at both below, and keep what is right.')
+}
+
+/** Makes a change undone by writing what was there before it, as a change of its own. @throws Conflict, NotFound */
+export async function undoChange(tx: Tx, materialId: string, changeId: string): Promise<void> {
+  const [change] = await tx.q<{ before: MaterialInput | null }>(
+    'select before from material_change where studio_id = $1 and id = $2 and material_id = $3',
+    [tx.studioId, changeId, materialId],
+  )
+  if (!change) throw new NotFound('change')
+  if (!change.before) throw new Conflict('This is how it came into the drawer. Put it away instead of undoing that.')
+  const { revision } = await findMaterial(tx, materialId)
+  await updateMaterial(tx, materialId, revision, change.before)
+}
+
+/** Columns of a material as one record, for writing many in one statement. */
+const record = ({ id, revision, after: m }: Write) => ({
+  id,
+  revision,
+  kind: m.kind,
+  maker: m.maker,
+  line: m.line,
+  name: m.name,
+  density: m.densityGPerMl,
+  solids: m.solids,
+  water_share: m.kind === 'paint' ? 0 : m.waterShare,
+  container_ul: m.containerUl,
+  price_minor: m.priceMinor,
+  low_ul: m.lowUl,
+  supplier: m.supplier,
+  barcode: m.barcode,
+  tags: m.tags,
+  thinner: m.kind === 'water' ? m.thinner : null,
+  notes: m.notes,
+  discontinued: m.discontinued,
+})
+const RECORD = `jsonb_to_recordset($2) as r (id uuid, revision int, kind text, maker text, line text, name text,
+  density numeric, solids numeric, water_share numeric, container_ul bigint, price_minor bigint, low_ul bigint,
+  supplier text, barcode text, tags jsonb, thinner text, notes text, discontinued boolean)`
+
+/**
+ * Writes many materials, new and changed, with their history, in a handful of statements.
+ * @returns ids that were written; a new one whose kind, maker, line and name is here already, or a changed one that
+ *   somebody else changed since, is not among them
+ */
+export async function writeMaterials(tx: Tx, writes: readonly Write[]): Promise<Set<string>> {
+  const [fresh, changed] = [writes.filter((w) => w.revision === 0), writes.filter((w) => w.revision > 0)]
+  const made = fresh.length
+    ? await tx.q<{ id: string }>(
+        `insert into material (studio_id, id, kind, maker, line, name, density_g_per_ml, solids, water_share, container_ul, price_minor,
+           low_ul, supplier, barcode, tags, thinner, notes, discontinued_at)
+         select $1, id, kind, maker, line, name, density, solids, water_share, container_ul, price_minor, low_ul, supplier, barcode,
+           array(select jsonb_array_elements_text(tags)), thinner, notes, case when discontinued then now() end
+         from ${RECORD}
+         on conflict (studio_id, kind, maker_key, line_key, name_key) do nothing returning id`,
+        [tx.studioId, JSON.stringify(fresh.map(record))],
+      )
+    : []
+  const kept = changed.length
+    ? await tx.q<{ id: string }>(
+        `update material m set maker = r.maker, line = r.line, name = r.name, density_g_per_ml = r.density, solids = r.solids,
+           water_share = r.water_share, container_ul = r.container_ul, price_minor = r.price_minor, low_ul = r.low_ul,
+           supplier = r.supplier, barcode = r.barcode, tags = array(select jsonb_array_elements_text(r.tags)),
+           thinner = r.thinner, notes = r.notes,
+           discontinued_at = case when r.discontinued then coalesce(m.discontinued_at, now()) end,
+           revision = m.revision + 1, updated_at = now()
+         from ${RECORD}
+         where m.studio_id = $1 and m.id = r.id and m.revision = r.revision and m.kind = r.kind returning m.id`,
+        [tx.studioId, JSON.stringify(changed.map(record))],
+      )
+    : []
+  const ids = new Set([...made, ...kept].map((r) => r.id))
+  const done = writes.filter((w) => ids.has(w.id))
+  await writeMediums(tx, done)
+  await writePaints(tx, done)
+  await noteChanges(tx, done)
+  await noteWords(tx, done)
+  return ids
+}
+
+/** Keeps the words a catalogue is written with, for finding the nearest to a mistyped one. */
+async function noteWords(tx: Tx, writes: readonly Write[]): Promise<void> {
+  const words = new Set(writes.flatMap((w) => searchText(w.after).split(' ')))
+  const kept = [...words].filter((w) => w.length >= 3 && w.length <= 40 && !/^[\d.,]+$/.test(w))
+  await tx.q(
+    'insert into search_word (studio_id, word) select $1, w from unnest($2::text[]) as w order by w on conflict do nothing',
+    [tx.studioId, kept],
+  )
+}
+
+async function noteChanges(tx: Tx, writes: readonly Write[]): Promise<void> {
+  const rows = writes.map((w) => ({
+    id: uuidv7(),
+    material_id: w.id,
+    revision: w.revision + 1,
+    before: w.before,
+    after: w.after,
+  }))
+  await tx.q(
+    `insert into material_change (studio_id, id, material_id, revision, by, before, after)
+     select $1, id, material_id, revision, $3, nullif(before, 'null'), after
+     from jsonb_to_recordset($2) as r (id uuid, material_id uuid, revision int, before jsonb, after jsonb)`,
+    [tx.studioId, JSON.stringify(rows), tx.accountId],
+  )
+}
+
+async function writeMediums(tx: Tx, writes: readonly Write[]): Promise<void> {
+  const rows = writes.flatMap(({ id, after: m }) =>
+    m.kind === 'medium' || m.kind === 'additive' ? [{ id, kind: m.mediumKind, effects: m.effects }] : [],
+  )
+  if (rows.length === 0) return
+  await tx.q(
+    `insert into medium (studio_id, material_id, kind, effects)
+     select $1, id, kind, case when jsonb_typeof(effects) = 'array' then array(select jsonb_array_elements_text(effects)::real) end
+     from jsonb_to_recordset($2) as r (id uuid, kind text, effects jsonb)
+     on conflict (studio_id, material_id) do update set kind = excluded.kind, effects = excluded.effects`,
+    [tx.studioId, JSON.stringify(rows)],
+  )
+}
+
+async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
+  const paints = writes.flatMap((w) => (w.after.kind === 'paint' ? [{ ...w, after: w.after }] : []))
+  if (paints.length === 0) return
+  // Reconstructing a reflectance takes longer than all else here: once a colour.
+  const spectra = new Map<string, number[]>()
+  const spectrum = (hex: string) => {
+    const known = spectra.get(hex) ?? [...reflectanceFromHex(hex)]
+    spectra.set(hex, known)
+    return known
+  }
+  const rows = paints.map(({ id, after: p }) => {
+    const read = p.readings.masstone && spectrumOf(p.swatchHex, p.readings.masstone)
+    const reflectance = read?.from === 'reading' ? [...read.reflectance] : spectrum(p.swatchHex)
+    return {
+      ...p,
+      id,
+      opacity: p.contrastRatio === null ? p.opacity : opacityOf(p.contrastRatio),
+      reflectance,
+      ...opticsOfMasstone(Float64Array.from(reflectance), p.swatchHex, p.strength),
+    }
+  })
+  await tx.q(
+    `insert into paint (studio_id, material_id, body, opacity, sheen, strength, pigments, swatch_hex, reflectance,
+       contrast_ratio, sheen_strength, tint_hex, tint_white_share, shade_hex, shade_black_share, wet_hex, lightfastness, readings, optics, optics_sigma, optics_known)
+     select $1, id, body, opacity, sheen, strength, array(select jsonb_array_elements_text(pigments)), "swatchHex",
+       array(select jsonb_array_elements_text(reflectance)::real), "contrastRatio", "sheenStrength", "tintHex",
+       "tintWhiteShare", "shadeHex", "shadeBlackShare", "wetHex", lightfastness, readings, optics, sigma, known
+     from jsonb_to_recordset($2) as r (id uuid, body text, opacity text, sheen text, strength text, pigments jsonb,
+       "swatchHex" text, reflectance jsonb, "contrastRatio" numeric, "sheenStrength" smallint, "tintHex" text,
+       "tintWhiteShare" numeric, "shadeHex" text, "shadeBlackShare" numeric, "wetHex" text, lightfastness text,
+       readings jsonb, optics text, sigma real, known text)
+     on conflict (studio_id, material_id) do update set body = excluded.body, opacity = excluded.opacity,
+       sheen = excluded.sheen, strength = excluded.strength, pigments = excluded.pigments,
+       swatch_hex = excluded.swatch_hex, reflectance = excluded.reflectance, contrast_ratio = excluded.contrast_ratio,
+       sheen_strength = excluded.sheen_strength, tint_hex = excluded.tint_hex, tint_white_share = excluded.tint_white_share,
+       shade_hex = excluded.shade_hex, shade_black_share = excluded.shade_black_share, readings = excluded.readings,
+       optics = excluded.optics, optics_sigma = excluded.optics_sigma, optics_known = excluded.optics_known,
+       optics_mixes = 0, optics_fit = null, wet_hex = excluded.wet_hex, lightfastness = excluded.lightfastness`,
+    [tx.studioId, JSON.stringify(rows)],
+  )
+  await hang(tx, 'paint_flag', 'role text, rule text, reason text', paints, (p) => p.flags)
+  await hang(tx, 'paint_substitute', 'other_id uuid', paints, (p) => p.substitutes.map((other_id) => ({ other_id })))
+  await hang(tx, 'paint_stand_in', 'paint_id uuid, parts numeric', paints, (p) =>
+    p.standIn.map((s) => ({ paint_id: s.paintId, parts: s.parts })),
+  )
+  // A new paint of which only the masstone is known has its optics already.
+  const measured = paints.filter(({ before, after }) =>
+    before?.kind === 'paint' ? swatchesOf(before) !== swatchesOf(after) || hasMore(after) : hasMore(after),
+  )
+  await recalibrate(
+    tx,
+    measured.map((p) => p.id),
+  )
+}
+
+const hasMore = (p: PaintInput) => p.tintHex !== null || p.shadeHex !== null
+/** All that the optics of a paint hang on. */
+const swatchesOf = (p: PaintInput) =>
+  JSON.stringify([p.swatchHex, p.strength, p.tintHex, p.tintWhiteShare, p.shadeHex, p.shadeBlackShare, p.readings])
+
+/** Replaces the rows that hang on paints. Table and columns are ours alone, never what came in. */
+async function hang(
+  tx: Tx,
+  table: 'paint_flag' | 'paint_substitute' | 'paint_stand_in',
+  columns: string,
+  paints: readonly { id: string; revision: number; after: PaintInput }[],
+  rowsOf: (p: PaintInput) => readonly object[],
+): Promise<void> {
+  const old = paints.filter((p) => p.revision > 0).map((p) => p.id)
+  if (old.length) await tx.q(`delete from ${table} where studio_id = $1 and material_id = any ($2)`, [tx.studioId, old])
+  const rows = paints.flatMap((p) => rowsOf(p.after).map((r) => ({ ...r, material_id: p.id })))
+  if (rows.length === 0) return
+  const names = columns.split(', ').map((c) => c.split(' ')[0])
+  await tx.q(
+    `insert into ${table} (studio_id, material_id, ${names.join(', ')})
+     select $1, material_id, ${names.join(', ')} from jsonb_to_recordset($2) as r (material_id uuid, ${columns})
+     on conflict do nothing`,
+    [tx.studioId, JSON.stringify(rows)],
+  )
+}
+
+export interface PairNote {
+  readonly paintId: string
+  readonly otherId: string
+  readonly verdict: 'together' | 'never' | 'surprising' | null
+  readonly note: string
+}
+
+/** Keeps the maker's own word on two paints; a null verdict takes it back. @throws Invalid, NotFound */
+export async function notePair(tx: Tx, { paintId, otherId, verdict, note: text }: PairNote): Promise<void> {
+  if (paintId === otherId) throw new Invalid('Choose two different paints.', 'otherId')
+  const [a, b] = [paintId, otherId].sort()
+  const known = await tx.q('select 1 from paint where studio_id = $1 and material_id = any ($2)', [tx.studioId, [a, b]])
+  if (known.length !== 2) throw new NotFound('paint')
+  if (verdict === null) {
+    await tx.q('delete from pair_note where studio_id = $1 and a_id = $2 and b_id = $3', [tx.studioId, a, b])
+    return
+  }
+  await tx.q(
+    `insert into pair_note (studio_id, a_id, b_id, verdict, note) values ($1, $2, $3, $4, $5)
+     on conflict (studio_id, a_id, b_id) do update set verdict = excluded.verdict, note = excluded.note, at = now()`,
+    [tx.studioId, a, b, verdict, text],
+  )
+}

@@ -1,0 +1,25 @@
+import { NotFound } from '@/core/errors'
+import type { WaterSchool } from '@/core/mix/waterLimit'
+import type { UnitSystem } from '@/core/quantity/parse'
+import type { Tx } from '@/db/base/withStudio'
+
+export interface StudioFacts {
+  readonly id: string
+  readonly name: string
+  readonly currency: string
+  readonly zone: string
+  readonly units: UnitSystem
+  readonly waterSchool: WaterSchool
+}
+
+/** The studio's own settings. @throws NotFound when it is gone */
+export async function studioFacts(tx: Tx): Promise<StudioFacts> {
+  const [row] = await tx.q<StudioFacts>(
+    `select studio_id as id, name, currency, time_zone as zone, units, water_school as "waterSchool"
+     from studio where studio_id = $1`,
+    [tx.studioId],
+    'studio_facts',
+  )
+  if (!row) throw new NotFound('studio')
+  return row
+}

@@ -1,0 +1,56 @@
+import { Conflict } from '@/core/errors'
+import { pour } from '@/db/ledger'
+import { findPlan } from '@/db/plans/read'
+import { takeSurfaces } from '@/db/surfaces/read'
+import type { Tx } from '@/db/base/withStudio'
+import type { PourInput } from './pourSchema'
+
+/**
+ * Pours a plan: paint from the bottles onto the surface, all or nothing, and the piece that will hang on the wall.
+ * @param at when it was poured; now where not given
+ * @throws NotEnough naming the bottle; Conflict when the plan has been poured already; NotFound
+ */
+export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ pieceId: string }> {
+  // One plan is poured once: whoever comes second waits here, and is told.
+  await tx.q('select 1 from plan where studio_id = $1 and id = $2 for update', [tx.studioId, input.planId])
+  const plan = await findPlan(tx, input.planId)
+  const booked = await pour(tx, {
+    requestId: input.requestId,
+    vesselId: input.vesselId,
+    title: plan.title,
+    takes: input.takes,
+    findRest: input.findRest ?? false,
+    at,
+  })
+  if (booked.replayed) {
+    const [piece] = await tx.q<{ id: string }>('select id from piece where studio_id = $1 and movement_id = $2', [
+      tx.studioId,
+      booked.movementId,
+    ])
+    return { pieceId: piece?.id ?? input.pieceId }
+  }
+  if (plan.pouredAt) throw new Conflict('This plan has been poured already. Look at the wall, or make a new plan.')
+  await tx.q(
+    `insert into piece (studio_id, id, plan_id, vessel_id, movement_id, title, technique, surface, surface_cost_minor, poured_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, coalesce($10, now()))`,
+    [
+      tx.studioId,
+      input.pieceId,
+      plan.id,
+      input.vesselId,
+      booked.movementId,
+      plan.title,
+      plan.technique,
+      JSON.stringify(plan.surface),
+      plan.surfaceCostMinor,
+      at ?? null,
+    ],
+  )
+  await tx.q('update plan set poured_at = coalesce($3, now()) where studio_id = $1 and id = $2', [
+    tx.studioId,
+    plan.id,
+    at ?? null,
+  ])
+  if (plan.surfaceStockId) await takeSurfaces(tx, plan.surfaceStockId, plan.surface.count, input.requestId, plan.title)
+  return { pieceId: input.pieceId }
+}

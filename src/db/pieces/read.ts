@@ -1,0 +1,56 @@
+import { NotFound } from '@/core/errors'
+import type { Surface } from '@/core/surface/area'
+import type { Tx } from '@/db/base/withStudio'
+
+export interface PieceColour {
+  readonly label: string
+  readonly hex: string | null
+  readonly ul: number
+}
+
+export interface Piece {
+  readonly id: string
+  readonly planId: string | null
+  readonly vesselId: string
+  readonly title: string
+  readonly technique: string
+  readonly surface: Surface
+  readonly surfaceCostMinor: number
+  readonly pouredAt: string
+  readonly dryingNotes: string
+  readonly rating: number | null
+  readonly faults: readonly string[]
+  readonly fate: string
+  readonly revision: number
+  /** What went in, bottle by bottle, most first. */
+  readonly colours: readonly PieceColour[]
+  readonly photos: readonly { id: string; state: 'wet' | 'dry'; width: number; height: number; takenAt: string }[]
+}
+
+const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
+    p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.rating,
+    p.faults, p.fate, p.revision,
+    coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
+      from (select v.label, b.colour_hex as hex, sum(l.ul)::bigint as ul
+            from movement_line l
+            join vessel v on v.studio_id = l.studio_id and v.id = l.from_vessel_id
+            join bottle b on b.studio_id = l.studio_id and b.vessel_id = l.from_vessel_id
+            where l.studio_id = p.studio_id and l.movement_id = p.movement_id
+            group by v.id, v.label, b.colour_hex) x), '[]') as colours,
+    coalesce((select json_agg(json_build_object('id', f.id, 'state', f.state, 'width', f.width, 'height', f.height, 'takenAt', f.taken_at) order by f.taken_at)
+      from piece_photo f where f.studio_id = p.studio_id and f.piece_id = p.id), '[]') as photos
+  from piece p`
+
+/** The wall, newest first; pours that were undone do not hang there. */
+export function listPieces(tx: Tx): Promise<Piece[]> {
+  return tx.q<Piece>(`${SELECT} where p.studio_id = $1 and p.fate <> 'undone' order by p.poured_at desc limit 300`, [
+    tx.studioId,
+  ])
+}
+
+/** One piece. @throws NotFound */
+export async function findPiece(tx: Tx, id: string): Promise<Piece> {
+  const [row] = await tx.q<Piece>(`${SELECT} where p.studio_id = $1 and p.id = $2`, [tx.studioId, id])
+  if (!row) throw new NotFound('piece')
+  return row
+}

@@ -1,0 +1,60 @@
+import { array, number, object, string, type InferType } from 'yup'
+import { idSchema } from '@/db/base/idSchema'
+import { FATES, FAULTS } from '@/core/result/faults'
+
+export const pieceSchema = object({
+  id: idSchema,
+  revision: number().integer().min(1).required(),
+  title: string()
+    .trim()
+    .max(120, 'The title is longer than 120 characters. Shorten it.')
+    .required('Give the piece a title.'),
+  dryingNotes: string().max(8000, 'The notes are longer than 8,000 characters. Shorten them.').default(''),
+  rating: number().integer().min(1).max(5).nullable().default(null),
+  faults: array(
+    string()
+      .oneOf(
+        FAULTS.map((f) => f.key),
+        'Choose faults from the list.',
+      )
+      .required(),
+  )
+    .max(FAULTS.length)
+    .default([]),
+  fate: string()
+    .oneOf([...FATES], 'Choose what becomes of it.')
+    .required(),
+})
+export type PieceInput = InferType<typeof pieceSchema>
+
+export const photoSchema = object({
+  id: idSchema,
+  pieceId: idSchema,
+  state: string()
+    .oneOf(['wet', 'dry'] as const)
+    .required(),
+})
+export const removePhotoSchema = object({ id: idSchema })
+/** Largest photo taken in, bytes and pixels. */
+export const PHOTO = { bytes: 20_000_000, pixels: 60_000_000, side: 1600 } as const
+
+export const reclaimSchema = object({
+  requestId: idSchema,
+  pourId: idSchema,
+  jarId: idSchema,
+  newJar: object({
+    label: string()
+      .trim()
+      .max(120, 'The name is longer than 120 characters. Shorten it.')
+      .required('Give the jar a name.'),
+    capacityUl: number().integer().min(1).max(3e9).nullable().default(null),
+    tareMg: number().integer().min(0).max(1e8).nullable().default(null),
+  })
+    .nullable()
+    .default(null),
+  netMg: number()
+    .integer()
+    .min(1, 'The jar weighs no more than before. Weigh it with the run-off in it.')
+    .max(1e8, 'That is too heavy for a jar. Check the unit.')
+    .required('Type what the jar weighs with the run-off, like 265 g.'),
+})

@@ -1,0 +1,54 @@
+import { Conflict, Invalid } from '@/core/errors'
+import { planParts } from '@/core/plan/amounts'
+import { cupUl } from '@/core/surface/coverage'
+import type { Tx } from '@/db/base/withStudio'
+import type { PlanInput } from './schema'
+import { coverageOf, surfaceOf } from './shapes'
+
+/**
+ * Writes a plan with its parts, new or changed.
+ * @throws Invalid for an impossible surface or an empty plan; Conflict when it has been poured
+ */
+export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
+  const surface = surfaceOf(plan.surface)
+  const coverage = coverageOf(plan.coverage)
+  const cup = cupUl(surface, coverage)
+  const parts = planParts(cup, plan.cup, plan.apart)
+  if (parts.length === 0) throw new Invalid('The plan uses no bottle yet. Choose one, and give it a share.')
+  const written = await tx.q(
+    `insert into plan (studio_id, id, title, technique, surface, coverage, surface_cost_minor, cup_ul, notes, surface_stock_id)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+     on conflict (studio_id, id) do update set title = excluded.title, technique = excluded.technique,
+       surface = excluded.surface, coverage = excluded.coverage, surface_cost_minor = excluded.surface_cost_minor,
+       cup_ul = excluded.cup_ul, notes = excluded.notes,
+       surface_stock_id = excluded.surface_stock_id, updated_at = now()
+     where plan.poured_at is null returning 1`,
+    [
+      tx.studioId,
+      plan.id,
+      plan.title,
+      plan.technique,
+      JSON.stringify(surface),
+      JSON.stringify(coverage),
+      plan.surfaceCostMinor,
+      cup,
+      plan.notes,
+      plan.surfaceStockId ?? null,
+    ],
+  )
+  if (written.length === 0) throw new Conflict('This plan has been poured already. Make a new plan instead.')
+  await tx.q('delete from plan_part where studio_id = $1 and plan_id = $2', [tx.studioId, plan.id])
+  await tx.q(
+    `insert into plan_part (studio_id, plan_id, line_no, use, vessel_id, parts, ul)
+     select $1, $2, line_no, use, vessel_id, parts, ul
+     from unnest($3::text[], $4::uuid[], $5::numeric[], $6::bigint[]) with ordinality as p (use, vessel_id, parts, ul, line_no)`,
+    [
+      tx.studioId,
+      plan.id,
+      parts.map((p) => p.use),
+      parts.map((p) => p.vesselId),
+      parts.map((p) => p.parts),
+      parts.map((p) => p.ul),
+    ],
+  )
+}

@@ -1,0 +1,216 @@
+import { array, boolean, number, object, string, ValidationError } from 'yup'
+import { v7 as uuidv7 } from 'uuid'
+import { Invalid } from '@/core/errors'
+import { listSurfaces } from '@/db/surfaces/read'
+import type { Tx } from '@/db/base/withStudio'
+import { allMaterials, inputOf } from '@/db/materials/read'
+import { schemaOf, type MaterialInput, type PaintInput } from '@/db/materials/schema'
+import { allOffers } from '@/db/materials/prices'
+import { offerSchema } from '@/db/materials/offerSchema'
+import { saveOffer } from '@/db/materials/offers'
+import { surfaceSchema } from '@/db/surfaces/schema'
+import { saveSurface } from '@/db/surfaces/write'
+import { notePair } from '@/db/materials/write'
+import { formulaSchema, readFormulas, writeFormulas, type JsonFormula } from '@/exchange/formulasJson'
+import { readRecipes, recipeSchema, writeRecipes, type JsonRecipe } from '@/exchange/recipesJson'
+import { refSchema, type Ref } from '@/exchange/ref'
+import { keyOf, knownByKey, type Known } from '@/exchange/table'
+
+export const FORMAT = 'fika-catalogue'
+export const VERSION = 1
+
+const headSchema = object({
+  format: string().oneOf([FORMAT]).required(),
+  version: number().max(VERSION, 'This file was written by a newer Fika. Bring this one up to date first.').required(),
+  materials: array().max(20_000).required(),
+  pairNotes: array(
+    object({
+      a: refSchema.required(),
+      b: refSchema.required(),
+      verdict: string()
+        .oneOf(['together', 'never', 'surprising'] as const)
+        .required(),
+      note: string().max(400).default(''),
+    }),
+  ).default([]),
+  offers: array(offerSchema.omit(['id', 'materialId']).shape({ of: refSchema.required() })).default([]),
+  surfaces: array(surfaceSchema.omit(['id'])).default([]),
+  formulas: array(formulaSchema).max(5_000).default([]),
+  recipes: array(recipeSchema).max(5_000).default([]),
+})
+
+/** Materials with references by maker, line and name in place of ids. */
+export type JsonMaterial = Omit<MaterialInput, 'substitutes' | 'standIn'> & {
+  archived: boolean
+  substitutes?: Ref[]
+  standIn?: (Ref & { parts: number })[]
+}
+
+export interface Catalogue {
+  readonly format: typeof FORMAT
+  readonly version: number
+  readonly materials: readonly JsonMaterial[]
+  readonly pairNotes: readonly { a: Ref; b: Ref; verdict: 'together' | 'never' | 'surprising'; note: string }[]
+  readonly offers: readonly Record<string, unknown>[]
+  readonly surfaces: readonly Record<string, unknown>[]
+  readonly formulas: readonly JsonFormula[]
+  readonly recipes: readonly JsonRecipe[]
+}
+
+/** Order that does not hang on ids, so that the same catalogue is the same file. */
+const byKey = (a: Ref, b: Ref) => inOrder(keyOf(a as MaterialInput), keyOf(b as MaterialInput))
+const inOrder = (a: string, b: string) => (a < b ? -1 : a === b ? 0 : 1)
+const offerKey = (o: { startsOn: string; sizeUl: number; supplier: string; terms: { kind: string } }) =>
+  [o.startsOn, String(o.sizeUl).padStart(10, '0'), o.supplier, o.terms.kind].join(' ')
+
+/** Everything in the catalogue of a studio, as the file holds it. */
+export async function readCatalogue(tx: Tx): Promise<Catalogue> {
+  const rows = await allMaterials(tx)
+  const refs = new Map(
+    rows.map((m): [string, Ref] => [m.id, { kind: m.kind, maker: m.maker, line: m.line, name: m.name }]),
+  )
+  const materials = rows.map((m): JsonMaterial => {
+    const input = inputOf(m)
+    if (input.kind !== 'paint') return { ...input, archived: m.archived }
+    return {
+      ...input,
+      archived: m.archived,
+      substitutes: input.substitutes.map((id) => refs.get(id)!),
+      standIn: input.standIn.map((s) => ({ ...refs.get(s.paintId)!, parts: s.parts })),
+    }
+  })
+  const pairs = await tx.q<{ a_id: string; b_id: string; verdict: 'never'; note: string }>(
+    'select a_id, b_id, verdict, note from pair_note where studio_id = $1 ',
+    [tx.studioId],
+  )
+  const offers = await allOffers(tx)
+  const surfaces = await listSurfaces(tx)
+  return {
+    format: FORMAT,
+    version: VERSION,
+    materials,
+    pairNotes: pairs
+      .map((p) => {
+        const [a, b] = [refs.get(p.a_id)!, refs.get(p.b_id)!].sort(byKey)
+        return { a: a!, b: b!, verdict: p.verdict, note: p.note }
+      })
+      .sort((x, y) => byKey(x.a, y.a) || byKey(x.b, y.b)),
+    offers: offers
+      .map(({ id: _id, materialId, ...o }) => ({ of: refs.get(materialId)!, ...o }))
+      .sort((a, b) => byKey(a.of, b.of) || inOrder(offerKey(a), offerKey(b))),
+    surfaces: surfaces
+      .map(({ id: _id, onHand: _n, eachMinor: _m, ...s }) => s)
+      .sort((a, b) => inOrder(`${a.name} ${a.kind}`, `${b.name} ${b.kind}`)),
+    formulas: await readFormulas(tx, (id) => refs.get(id)!),
+    recipes: await readRecipes(tx, (id) => refs.get(id)),
+  }
+}
+
+export interface ReadCatalogue {
+  readonly materials: readonly {
+    input: MaterialInput
+    archived: boolean
+    substitutes: Ref[]
+    standIn: (Ref & { parts: number })[]
+  }[]
+  readonly head: ReturnType<typeof headSchema.validateSync>
+}
+
+/** Reads a catalogue file. @throws Invalid naming the entry that is wrong, and what is wrong with it */
+export function readJson(text: string): ReadCatalogue {
+  let parsed: unknown
+  try {
+    parsed = JSON.parse(text)
+  } catch {
+    throw new Invalid('This file is not whole JSON. Export it again.', 'file')
+  }
+  try {
+    const head = headSchema.validateSync(parsed, { stripUnknown: true })
+    const materials = head.materials.map((raw: unknown, i) => {
+      const entry = raw as {
+        kind?: string
+        name?: string
+        archived?: unknown
+        substitutes?: unknown
+        standIn?: unknown
+      }
+      try {
+        const { substitutes, standIn, archived, ...own } = entry
+        return {
+          input: schemaOf(entry?.kind).validateSync(own, { stripUnknown: true }) as MaterialInput,
+          archived: boolean().default(false).validateSync(archived) ?? false,
+          substitutes: (array(refSchema).default([]).validateSync(substitutes) ?? []) as Ref[],
+          standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() }))
+            .default([])
+            .validateSync(standIn) ?? []) as (Ref & { parts: number })[],
+        }
+      } catch (error) {
+        if (!(error instanceof ValidationError)) throw error
+        throw new Invalid(
+          `Material ${i + 1}${entry?.name ? ` (${String(entry.name).slice(0, 80)})` : ''}: ${error.message}`,
+          'file',
+        )
+      }
+    })
+    return { materials, head }
+  } catch (error) {
+    if (error instanceof ValidationError) throw new Invalid(`This is not a catalogue of Fika: ${error.message}`, 'file')
+    throw error
+  }
+}
+
+/** The inputs of a catalogue with references turned into ids of this studio; one that leads nowhere is left out. */
+export function resolve(
+  read: ReadCatalogue,
+  known: readonly Known[],
+): { input: MaterialInput; archived: boolean; id: string; known: Known | undefined }[] {
+  const byKey = knownByKey(known)
+  const ids = new Map<string, string>()
+  for (const m of read.materials) ids.set(keyOf(m.input), byKey.get(keyOf(m.input))?.id ?? uuidv7())
+  const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput)) ?? byKey.get(keyOf(r as MaterialInput))?.id
+  return read.materials.map((m) => {
+    const input =
+      m.input.kind === 'paint'
+        ? ({
+            ...m.input,
+            substitutes: m.substitutes.flatMap((r) => idOf(r) ?? []),
+            standIn: m.standIn.flatMap((r) => (idOf(r) ? [{ paintId: idOf(r)!, parts: r.parts }] : [])),
+          } satisfies PaintInput)
+        : m.input
+    return { input, archived: m.archived, id: ids.get(keyOf(m.input))!, known: byKey.get(keyOf(m.input)) }
+  })
+}
+
+/** Writes what hangs between materials: put away, pair notes, offers, surfaces, named colours and recipes that are not here yet. */
+export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<string, string>): Promise<void> {
+  const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput))
+  const away = read.materials.filter((m) => m.archived).flatMap((m) => idOf(m.input) ?? [])
+  if (away.length)
+    await tx.q(
+      'update material set archived_at = coalesce(archived_at, now()) where studio_id = $1 and id = any ($2)',
+      [tx.studioId, away],
+    )
+  for (const p of read.head.pairNotes) {
+    const [paintId, otherId] = [idOf(p.a as Ref), idOf(p.b as Ref)]
+    if (paintId && otherId) await notePair(tx, { paintId, otherId, verdict: p.verdict, note: p.note })
+  }
+  const here = await allOffers(tx)
+  for (const { of, ...offer } of read.head.offers) {
+    const materialId = idOf(of as Ref)
+    const known = here.some(
+      (h) =>
+        h.materialId === materialId &&
+        h.startsOn === offer.startsOn &&
+        h.sizeUl === offer.sizeUl &&
+        h.listMinor === offer.listMinor &&
+        h.supplier === offer.supplier &&
+        h.terms.kind === offer.terms.kind,
+    )
+    if (materialId && !known) await saveOffer(tx, { ...offer, id: uuidv7(), materialId })
+  }
+  const shelf = await listSurfaces(tx)
+  for (const s of read.head.surfaces)
+    if (!shelf.some((h) => h.name === s.name && h.kind === s.kind)) await saveSurface(tx, { ...s, id: uuidv7() })
+  await writeFormulas(tx, read.head.formulas, idOf)
+  await writeRecipes(tx, read.head.recipes, idOf)
+}

@@ -1,0 +1,136 @@
+'use client'
+
+import Link from 'next/link'
+import { usePathname, useRouter } from 'next/navigation'
+import { Modal } from 'antd'
+import { useEffect, useState, type ReactNode } from 'react'
+import { KEYS } from './keys'
+import { STATIONS } from './stationList'
+import { toggleOnTray, type TrayItem } from './tray'
+import { TrayBar } from './TrayBar'
+import { useTopOfPage } from '@/ui/hooks/useTopOfPage'
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+function trayOf(element: Element | null): TrayItem | undefined {
+  const text = element?.getAttribute('data-tray')
+  return text ? (JSON.parse(text) as TrayItem) : undefined
+}
+
+/** The room around every station: the station bar in the order of work, the tray, and the keys. */
+export function Frame({
+  studio,
+  person,
+  children,
+  signOut,
+}: {
+  studio: { id: string; name: string }
+  person: string
+  children: ReactNode
+  signOut: () => Promise<void>
+}) {
+  const path = usePathname()
+  const router = useRouter()
+  const [help, setHelp] = useState(false)
+  useTopOfPage(path)
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
+      const station = /^[1-8]$/.test(e.key) ? STATIONS[Number(e.key) - 1] : undefined
+      if (station) router.push(station.path)
+      else if (e.key === '/')
+        document.querySelector<HTMLElement>('[data-key="search"] input, input[data-key="search"]')?.focus()
+      else if (e.key === 'n') document.querySelector<HTMLElement>('[data-key="n"]')?.click()
+      else if (e.key === '?') setHelp(true)
+      else if (e.key === 't') {
+        const card = document.activeElement?.closest('[data-card]')
+        const item = trayOf(card?.querySelector('[data-tray]') ?? null)
+        if (item) toggleOnTray(item)
+        else document.querySelector<HTMLElement>('[data-key="tray"] a, [data-key="tray"] button')?.focus()
+      } else return
+      e.preventDefault()
+    }
+    const onClick = (e: MouseEvent) => {
+      const item = e.target instanceof Element ? trayOf(e.target.closest('[data-tray]')) : undefined
+      if (item) {
+        e.preventDefault()
+        toggleOnTray(item)
+      }
+    }
+    document.addEventListener('keydown', onKey)
+    document.addEventListener('click', onClick)
+    return () => {
+      document.removeEventListener('keydown', onKey)
+      document.removeEventListener('click', onClick)
+    }
+  }, [router])
+
+  return (
+    <div className={path.startsWith('/bench') ? 'frame frame-dark' : 'frame'}>
+      <a href="#main" className="skip">
+        Skip to the station
+      </a>
+      <header className="bar">
+        <nav aria-label="Stations">
+          {STATIONS.map((s, i) => (
+            <Link
+              key={s.path}
+              href={s.path}
+              className="station"
+              aria-current={path.startsWith(s.path) ? 'page' : undefined}
+              prefetch={false}
+            >
+              <svg
+                width="24"
+                height="24"
+                viewBox="0 0 24 24"
+                fill="none"
+                stroke="currentColor"
+                strokeWidth="1.6"
+                strokeLinejoin="round"
+                aria-hidden="true"
+              >
+                <path d={s.icon} />
+              </svg>
+              <span>{s.name}</span>
+              <kbd aria-hidden="true">{i + 1}</kbd>
+            </Link>
+          ))}
+        </nav>
+        <div className="who">
+          <span className="who-studio" title={studio.name}>
+            {studio.name}
+          </span>
+          <span className="who-person">
+            <span className="who-name">{person} · </span>
+            <button type="button" className="plain" onClick={() => signOut()}>
+              Sign out
+            </button>{' '}
+            ·{' '}
+            <button type="button" className="plain" onClick={() => setHelp(true)} aria-label="Keys">
+              Keys
+            </button>
+          </span>
+        </div>
+      </header>
+      <main id="main" tabIndex={-1}>
+        {children}
+      </main>
+      <TrayBar studioId={studio.id} />
+      <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} destroyOnHidden>
+        <dl className="keys">
+          {KEYS.map(([key, what]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </div>
+  )
+}
