@@ -1,3 +1,4 @@
+import type { FlagRule } from '@/core/paint/flags'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseVolumeUl } from '@/core/quantity/parse'
@@ -57,7 +58,7 @@ export function guessMapping(headings: readonly string[]): Mapping {
 }
 
 const ml = (ul: number | null) => (ul === null ? '' : `${ul / 1000} ml`)
-const flagText = (m: MaterialInput, rule: 'avoid' | 'only') =>
+const flagText = (m: MaterialInput, rule: FlagRule) =>
   m.kind === 'paint'
     ? m.flags
         .filter((f) => f.rule === rule)
@@ -201,7 +202,7 @@ function paintCells(cells: Cells, old: Readonly<Record<string, unknown>>, take: 
       null,
     )
   const oldFlags = (old.flags ?? []) as { role: string; rule: string; reason: string }[]
-  const flags = (c: 'avoid_as' | 'only_as', rule: 'avoid' | 'only') =>
+  const flags = (c: 'avoid_as' | 'only_as', rule: FlagRule) =>
     cells[c]?.trim()
       ? list(cells[c]).map((t) => {
           const [role = '', ...reason] = t.split(':')

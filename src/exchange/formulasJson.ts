@@ -30,10 +30,7 @@ export const formulaSchema = object({
       dryHex: colour,
       dryReflectance: array(number().min(0).max(2).required()).length(36).nullable().default(null),
       wetHex: colour,
-      mediumKind: string()
-        .oneOf([...MEDIUM_KINDS])
-        .nullable()
-        .default(null),
+      mediumKind: string().oneOf(MEDIUM_KINDS).nullable().default(null),
       mediumShare: number().min(0).lessThan(1).default(0),
       parts: array(refSchema.shape({ parts: number().moreThan(0).max(100_000).required() }))
         .min(1)

@@ -1,3 +1,4 @@
+import { PAIR_VERDICTS, type PairVerdict } from '@/core/colour/pairVerdicts'
 import { array, boolean, number, object, string, ValidationError } from 'yup'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
@@ -27,9 +28,7 @@ const headSchema = object({
     object({
       a: refSchema.required(),
       b: refSchema.required(),
-      verdict: string()
-        .oneOf(['together', 'never', 'surprising'] as const)
-        .required(),
+      verdict: string().oneOf(PAIR_VERDICTS).required(),
       note: string().max(400).default(''),
     }),
   ).default([]),
@@ -50,7 +49,7 @@ export interface Catalogue {
   readonly format: typeof FORMAT
   readonly version: number
   readonly materials: readonly JsonMaterial[]
-  readonly pairNotes: readonly { a: Ref; b: Ref; verdict: 'together' | 'never' | 'surprising'; note: string }[]
+  readonly pairNotes: readonly { a: Ref; b: Ref; verdict: PairVerdict; note: string }[]
   readonly offers: readonly Record<string, unknown>[]
   readonly surfaces: readonly Record<string, unknown>[]
   readonly formulas: readonly JsonFormula[]

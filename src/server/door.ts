@@ -1,5 +1,6 @@
 'use server'
 
+import { UNIT_SYSTEMS } from '@/core/quantity/parse'
 import { redirect } from 'next/navigation'
 import { headers } from 'next/headers'
 import { object, string } from 'yup'
@@ -29,9 +30,7 @@ const signUpSchema = object({
     .max(60)
     .matches(/^[\w/+-]+$/)
     .optional(),
-  units: string()
-    .oneOf(['metric', 'us'] as const)
-    .optional(),
+  units: string().oneOf(UNIT_SYSTEMS).optional(),
 })
 
 async function keep(signed: Signed): Promise<void> {

@@ -1,20 +1,34 @@
-'use server'
+import type { Tx } from '@/db/base/withStudio'
+import {
+  finishUndone,
+  mergeUndone,
+  topUpUndone,
+  undoMovement,
+  useUndone,
+  waterUndone,
+  weighInUndone,
+  type Booked,
+  type Followers,
+} from '@/db/ledger'
+import { pourUndone } from '@/db/pieces/pour'
+import { surfacesReturned } from '@/db/surfaces/write'
 
-import { revalidatePath } from 'next/cache'
-import { object } from 'yup'
-import type { Answer } from '@/core/answer'
-import { undoMovement } from '@/db/ledger'
-import { idSchema } from '@/db/base/idSchema'
-import { perform } from '@/server/perform'
-
-const undoSchema = object({ requestId: idSchema, movementId: idSchema })
-
-/** Undoes a movement by its mirror image; offered wherever movements are shown. */
-export async function undoAction(input: unknown): Promise<Answer<null>> {
-  const result = await perform(undoSchema, input, async (tx, undo) => {
-    await undoMovement(tx, undo)
-    return null
-  })
-  if (result.ok) revalidatePath('/', 'layout')
-  return result
+/** For every kind of movement, what its undo takes along beside the ledger. */
+const FOLLOWERS: Followers = {
+  purchase: [],
+  mix: [useUndone],
+  'top-up': [useUndone, topUpUndone],
+  pour: [pourUndone, surfacesReturned],
+  'take-out': [],
+  discard: [],
+  'weigh-in': [weighInUndone],
+  finish: [finishUndone],
+  water: [waterUndone],
+  split: [],
+  merge: [mergeUndone],
+  reclaim: [],
 }
+
+/** Undoes a movement with all that followed from it. @throws as `undoMovement` does */
+export const undo = (tx: Tx, input: { requestId: string; movementId: string }): Promise<Booked> =>
+  undoMovement(tx, input, FOLLOWERS)

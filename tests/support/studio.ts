@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { hexToSrgb } from '@/core/colour/srgb'
-import { createStudio } from '@/db/people/accounts'
+import { createStudio } from '@/db/people/newStudio'
 import { mixBottle, buyContainer } from '@/db/ledger'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 

@@ -3,7 +3,7 @@ import type { Answer } from '@/core/answer'
 import { findSession, revokeSession, signUp, type Signed } from '@/db/people/accounts'
 import { endPool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
-import { undoAction } from '@/server/undo'
+import { undoAction } from '@/server/undoAction'
 import { bookMixAction } from '@/stations/bench/actions'
 import { saveRulesAction } from '@/stations/notebook/actions'
 import {

@@ -5,7 +5,8 @@ import { shortCode } from '@/core/vessel/shortCode'
 import { signUp, type Signed } from '@/db/people/accounts'
 import { findBottle, portionsOf } from '@/db/bottles/read'
 import { journal } from '@/db/ledger/journal'
-import { takeOut, undoMovement } from '@/db/ledger'
+import { takeOut } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { weightsTaken } from '@/db/bottles/stocktake'
 import { withStudio } from '@/db/base/withStudio'
@@ -241,7 +242,7 @@ describe('a stocktake', () => {
     expect((await taken(room))[0]!.heldAs).not.toBe(
       contentKey((await room.run(toWeigh)).find((x) => x.id === a)!.content),
     )
-    await room.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    await room.run((tx) => undo(tx, { requestId: uuidv7(), movementId }))
     answered(await stocktakeAction({ requestIds }))
     expect((await find(a)).evaporatedUl).toBe(Math.round(3_000 / 0.998))
     await expectBalanced(room)

@@ -5,7 +5,7 @@ import { findMaterial, inputOf } from '@/db/materials/read'
 import { moveSurfaces, saveSurface } from '@/db/surfaces/write'
 import { savePlan } from '@/db/plans/write'
 import { pourPlan } from '@/db/pieces/pour'
-import { undoMovement } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { makersWord } from '@/db/materials/makersWord'
 import { endPool } from '@/db/base/pool'
 import { listSurfaces } from '@/db/surfaces/read'
@@ -74,7 +74,7 @@ describe('a surface from the shelf', () => {
     const { studio, left, pour } = await setting()
     const movementId = await pour(2)
     expect(await left()).toBe(1)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId }))
     expect(await left()).toBe(3)
   })
   it('does not stop a pour where the shelf was miscounted', async () => {
@@ -83,7 +83,7 @@ describe('a surface from the shelf', () => {
     expect(await left()).toBe(0)
     await pour(1)
     expect(await left()).toBe(0)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId }))
     expect(await left()).toBe(3)
   })
 })

@@ -3,7 +3,7 @@ import type { MeasuredMix, PaintToCalibrate } from './calibrate'
 import type { Optics } from './kubelkaMunk'
 import { hexToLab, labToSrgb, xyzToLab } from './lab'
 import { opticsFromHex } from './paintOptics'
-import type { Known } from './predict'
+import type { OpticsKnown } from './predict'
 import { reflectanceFromHex, reflectanceToXyz, type Reflectance } from './reflectance'
 import { srgbToHex } from './srgb'
 
@@ -77,7 +77,7 @@ export function paintedOut(p: PaintSwatches): MeasuredMix[] {
 }
 
 /** What has been measured of a paint, in one word. @param mixes measured mixes besides its tint and shade */
-export function knownOf(p: PaintSwatches, mixes: number): Known {
+export function knownOf(p: PaintSwatches, mixes: number): OpticsKnown {
   if (mixes > 0) return 'mixes'
   if (p.tintHex) return p.shadeHex ? 'tint and shade' : 'tint'
   return p.shadeHex ? 'shade' : 'masstone'

@@ -1,3 +1,4 @@
+import type { PairVerdict } from './pairVerdicts'
 import type { Sheen } from '../paint/properties'
 import { SHOWY } from '../paint/sheenOfMix'
 import type { Optics } from './kubelkaMunk'
@@ -18,7 +19,7 @@ export interface PaletteColour {
 export interface PairWord {
   readonly aId: string
   readonly bId: string
-  readonly verdict: 'together' | 'never' | 'surprising'
+  readonly verdict: PairVerdict
 }
 
 export interface Pair {

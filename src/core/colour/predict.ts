@@ -11,7 +11,8 @@ import { reflectanceToXyz, type Reflectance } from './reflectance'
 import type { Triple } from './srgb'
 
 /** What has been measured of a paint. */
-export type Known = 'masstone' | 'tint' | 'shade' | 'tint and shade' | 'mixes'
+export const OPTICS_KNOWN = ['masstone', 'tint', 'shade', 'tint and shade', 'mixes'] as const
+export type OpticsKnown = (typeof OPTICS_KNOWN)[number]
 
 /** What decides how sure a mix of a paint is. */
 export interface SurePaint {
@@ -19,7 +20,7 @@ export interface SurePaint {
   readonly sheen: Sheen
   /** See `Calibrated`. */
   readonly sigma: number
-  readonly known: Known
+  readonly known: OpticsKnown
 }
 
 /** A paint as a formula uses it. */

@@ -1,6 +1,6 @@
 import { MASSTONE_SIGMA } from './calibrate'
 import { opticsOf } from './packOptics'
-import type { Known, Sure, SurePaint } from './predict'
+import type { OpticsKnown, Sure, SurePaint } from './predict'
 import type { Sheen, Strength } from '../paint/properties'
 
 /** A paint as it is kept, as far as it decides how sure a mix of it is. */
@@ -10,7 +10,7 @@ export interface KeptPaint {
   readonly optics: string | null
   readonly sheen: Sheen | null
   readonly sigma: number | null
-  readonly known: Known | null
+  readonly known: OpticsKnown | null
 }
 
 /** A kept paint as `sureOf` takes it; one that was never worked out is as unsure as its masstone alone. */

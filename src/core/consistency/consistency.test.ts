@@ -17,7 +17,7 @@ import { dynamicViscosity, FLOW_CUPS, kinematicViscosity, secondsPerNu, START_SE
 import { bandOf, checkBands, START_BANDS, timed, TRY_SIGMA } from './levelTime'
 import { pairCurves, perPercent } from './pairs'
 import { besideReference, undiluted, wAfter, wAfterMixing } from './reference'
-import { TECHNIQUES } from './techniques'
+import { techniqueName, techniqueOf, TECHNIQUES } from '../technique/techniques'
 import { wantedBand } from './wanted'
 import { adviseWater, aimOf, closed, MEDIUM_THINS, normalCdf } from './waterAdvice'
 
@@ -86,10 +86,11 @@ describe('level time', () => {
 
 describe('what is wanted', () => {
   it('is technique × look × role', () => {
-    expect(wantedBand('straight', 'as usual', 'pour')).toEqual([1, 2])
-    expect(wantedBand('ring', 'blended', 'pour')).toEqual([2.1, 3.5])
-    expect(wantedBand('straight', 'lines kept', 'slip coat')).toEqual([0.68, 1.35])
-    expect(wantedBand('no such', 'as usual', 'pour')).toEqual([1, 2])
+    expect(wantedBand(techniqueOf('straight')!, 'as usual', 'pour')).toEqual([1, 2])
+    expect(wantedBand(techniqueOf('ring')!, 'blended', 'pour')).toEqual([2.1, 3.5])
+    expect(wantedBand(techniqueOf('straight')!, 'lines kept', 'slip coat')).toEqual([0.68, 1.35])
+    expect(techniqueOf('no such')).toBeUndefined()
+    expect(techniqueName('no such')).toBe('no such')
   })
 })
 

@@ -1,5 +1,9 @@
 import { Invalid } from '../errors'
 
+/** How a level time is read. */
+export const READING_WAYS = ['stopwatch', 'flow cup', 'by eye'] as const
+export type ReadingWay = (typeof READING_WAYS)[number]
+
 /** A band of consistency: how a mound of the mix behaves, from `fromS` seconds of level time up. */
 export interface Band {
   readonly name: string

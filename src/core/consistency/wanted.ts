@@ -1,5 +1,5 @@
 import type { Role } from '../paint/properties'
-import { technique } from './techniques'
+import type { Technique } from '../technique/techniques'
 
 /** What the maker wants to see: thin blends and opens cells, thick keeps lines. */
 export const LOOKS = ['as usual', 'blended', 'lines kept'] as const
@@ -23,9 +23,9 @@ const BY_ROLE: Readonly<Record<Role, number>> = {
 }
 
 /** Wanted level time, s, least and most: technique × look × role. */
-export function wantedBand(techniqueKey: string, look: Look, role: Role): readonly [number, number] {
+export function wantedBand(technique: Technique, look: Look, role: Role): readonly [number, number] {
   const factor = BY_LOOK[look] * BY_ROLE[role]
-  const [least, most] = technique(techniqueKey).levelTimeS
+  const [least, most] = technique.levelTimeS
   const cut = (s: number) => Math.round(s * factor * 100) / 100
   return [cut(least), cut(most)]
 }

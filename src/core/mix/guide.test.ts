@@ -120,7 +120,7 @@ describe('a guided mix', () => {
     expect(() => state([], { ...plan, lines: [] })).toThrow('nothing to pour')
     const judged = [...begun, pour(2e5), pour(1e5), pour(1.5e5), next]
     expect(() => state([...judged, { kind: 'water', ul: 0 }])).toThrow('more than nothing')
-    expect(() => state([...judged, { kind: 'reading', levelTimeS: 0, sigma: 1, tries: [], how: 'x' }])).toThrow(
+    expect(() => state([...judged, { kind: 'reading', levelTimeS: 0, sigma: 1, tries: [], how: 'by eye' }])).toThrow(
       'above zero',
     )
     expect(() => state([...judged, { kind: 'water', ul: 5 }], { ...plan, water: null })).toThrow('no water')

@@ -1,3 +1,4 @@
+import type { ReadingWay } from '../consistency/levelTime'
 import { Invalid } from '../errors'
 import type { WaterSchool } from './waterLimit'
 import { rescale, type IngredientKind } from './recipe'
@@ -52,7 +53,7 @@ export type GuideEvent =
       readonly levelTimeS: number
       readonly sigma: number
       readonly tries: readonly number[]
-      readonly how: string
+      readonly how: ReadingWay
     }
   | { readonly kind: 'good' }
   | { readonly kind: 'undo' }
@@ -88,7 +89,7 @@ export interface GuideState {
     readonly levelTimeS: number
     readonly sigma: number
     readonly tries: readonly number[]
-    readonly how: string
+    readonly how: ReadingWay
   }[]
   readonly totalUl: number
   readonly canUndo: boolean
@@ -129,7 +130,7 @@ class Run {
     levelTimeS: number
     sigma: number
     tries: readonly number[]
-    how: string
+    how: ReadingWay
   }[] = []
   private over: Overshoot | undefined
 

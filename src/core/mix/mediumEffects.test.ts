@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { MEDIUM_KINDS } from '../paint/properties'
 import { blend, EFFECTS, EFFECTS_BY_KIND, nearness, standIns } from './mediumEffects'
-import { keepUntil, THINNER_FACTS, THINNERS } from './thinners'
+import { THINNER_FACTS, THINNERS } from './thinners'
 
 const part = (parts: number, effects: readonly number[], perMl: number | null = 2) => ({
   parts,
@@ -86,6 +86,5 @@ describe('thinners', () => {
     expect(days[0]).toBeLessThanOrEqual(7)
     expect(days[1]).toBeGreaterThanOrEqual(14)
     expect(days[2]! / 30).toBeGreaterThanOrEqual(8)
-    expect(keepUntil(new Date('2026-01-01T00:00:00Z'), 'tap').toISOString()).toBe('2026-01-06T00:00:00.000Z')
   })
 })

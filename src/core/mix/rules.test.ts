@@ -1,16 +1,8 @@
 import { MEDIUM_KINDS } from '../paint/properties'
 import { extendTo, fluidOunceError, scaledAmounts } from './amounts'
-import {
-  applySchool,
-  BASES,
-  houseRatioOf,
-  NO_RULES,
-  SCHOOLS,
-  schoolsOf,
-  type Choosable,
-  type HouseRules,
-} from './houseRules'
+import { applySchool, houseRatioOf, NO_RULES, schoolsOf, type Choosable, type HouseRules } from './houseRules'
 import type { Ingredient } from './recipe'
+import { BASES, SCHOOLS } from './schools'
 
 const drawer: Choosable[] = [
   ...MEDIUM_KINDS.map((mediumKind) => ({ id: mediumKind, kind: 'medium' as const, mediumKind })),

@@ -34,7 +34,3 @@ export const THINNER_FACTS: Readonly<
     waterShare: 0.9,
   },
 }
-
-/** The day until which a mix made with this thinner is expected to keep. */
-export const keepUntil = (mixedAt: Date, thinner: Thinner) =>
-  new Date(mixedAt.getTime() + THINNER_FACTS[thinner].keepsDays * 86_400_000)

@@ -1,5 +1,6 @@
 /** The schools of how much water is too much, each with its own basis. */
-export type WaterSchool = 'paint-30' | 'thinned-40' | 'share' | 'binder'
+export const WATER_SCHOOLS = ['paint-30', 'thinned-40', 'share', 'binder'] as const
+export type WaterSchool = (typeof WATER_SCHOOLS)[number]
 
 export interface WaterRule {
   readonly school: WaterSchool
@@ -31,7 +32,8 @@ export interface WaterVerdict {
   readonly source: string
 }
 
-export const WATER_SCHOOLS: Readonly<Record<WaterSchool, { name: string; limit: number; source: string }>> = {
+/** Each school in words, with its limit and where that comes from. */
+export const WATER_RULES: Readonly<Record<WaterSchool, { name: string; limit: number; source: string }>> = {
   'paint-30': { name: 'Water up to 30 % of the paint', limit: 0.3, source: 'common practice, no published source' },
   'thinned-40': {
     name: 'Water up to 40 % of the paint, water alone as thinner',
@@ -63,8 +65,8 @@ export function judgeWater(amounts: readonly WaterAmount[], rule: WaterRule): Wa
   const binder = sum((a) => a.ul * a.solids)
   const byPaint = rule.school === 'paint-30' || rule.school === 'thinned-40'
   const school: WaterSchool = byPaint && medium >= paint ? 'binder' : rule.school
-  const limit = school === rule.school && rule.value !== undefined ? rule.value : WATER_SCHOOLS[school].limit
-  const { source } = WATER_SCHOOLS[school]
+  const limit = school === rule.school && rule.value !== undefined ? rule.value : WATER_RULES[school].limit
+  const { source } = WATER_RULES[school]
 
   if (school === 'binder') {
     const value = total > 0 ? binder / total : 1

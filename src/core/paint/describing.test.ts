@@ -2,8 +2,8 @@ import { hexToLab } from '../colour/lab'
 import { opacityOf } from './contrastRatio'
 import { flagAgainst } from './flags'
 import { fold } from './fold'
-import { hueFamily, hueOrder } from './hueFamily'
-import { alike } from './likeness'
+import { hueFamily, hueOrder } from '../colour/hueFamily'
+import { alike } from '../colour/likeness'
 import { readBody, readOpacity, readSheen, readStrength } from './words'
 
 describe('text as it is searched', () => {

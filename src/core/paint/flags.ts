@@ -1,9 +1,13 @@
 import type { Role } from './properties'
 
+/** What a maker can rule of a paint in a role. */
+export const FLAG_RULES = ['avoid', 'only'] as const
+export type FlagRule = (typeof FLAG_RULES)[number]
+
 /** A maker's own rule for a paint: keep it out of a role, or use it in nothing else. */
 export interface RoleFlag {
   readonly role: string
-  readonly rule: 'avoid' | 'only'
+  readonly rule: FlagRule
   readonly reason: string
 }
 

@@ -1,7 +1,12 @@
 import { apportionParts } from '../mix/apportion'
 
 /** What a bottle is planned for: its share of the cup, or something planned apart from it. */
-export type PlanUse = 'cup' | 'base coat' | 'slip coat' | 'reserve'
+export const PLAN_USES = ['cup', 'base coat', 'slip coat', 'reserve'] as const
+export type PlanUse = (typeof PLAN_USES)[number]
+
+/** What is planned apart from the cup. */
+export const APART_USES = ['base coat', 'slip coat', 'reserve'] as const satisfies readonly PlanUse[]
+export type ApartUse = (typeof APART_USES)[number]
 
 export interface PlanPart {
   readonly use: PlanUse

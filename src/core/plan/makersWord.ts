@@ -1,3 +1,4 @@
+import type { PairVerdict } from '../colour/pairVerdicts'
 import { flagAgainst, type RoleFlag } from '../paint/flags'
 
 /** What goes onto the surface, as the maker's own words are held against it. */
@@ -15,7 +16,7 @@ export interface MakersWord {
   readonly pairs: readonly {
     readonly aId: string
     readonly bId: string
-    readonly verdict: 'together' | 'never' | 'surprising'
+    readonly verdict: PairVerdict
     readonly note: string
   }[]
 }

@@ -2,7 +2,8 @@ import { Invalid } from '../errors'
 import { readNumber } from './number'
 import { findUnit, type Unit } from './units'
 
-export type UnitSystem = 'metric' | 'us'
+export const UNIT_SYSTEMS = ['metric', 'us'] as const
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
 
 const EXAMPLE: Record<Unit['kind'], string> = {
   volume: '60 ml, 2 fl oz, 1 1/2 cup or 3 drops',

@@ -1,7 +1,7 @@
 import { hexToLab } from '../colour/lab'
-import { HUE_FAMILIES, hueFamily } from '../paint/hueFamily'
+import { HUE_FAMILIES, hueFamily } from '../colour/hueFamily'
 import { bandOf, START_BANDS, type Band } from '../consistency/levelTime'
-import { TECHNIQUES } from '../consistency/techniques'
+import { TECHNIQUES } from '../technique/techniques'
 
 /** How the shelves of the rack are made up. */
 export const GROUPINGS = ['none', 'palette', 'colour', 'age', 'consistency', 'technique'] as const

@@ -2,6 +2,7 @@ import { daysBetween, START_AGEING } from '../consistency/ageing'
 import { undiluted } from '../consistency/reference'
 import { aimOf } from '../consistency/waterAdvice'
 import { wantedBand } from '../consistency/wanted'
+import { techniqueOf } from '../technique/techniques'
 import type { Role } from '../paint/properties'
 
 /** Where no curve is known, water thins about so quickly: b of ln t = a − b w. From memory; a start value. */
@@ -41,7 +42,8 @@ export function sinceRead(
   readAt: number | null,
   now: number,
 ): SinceRead {
-  const wantedS = technique === null ? null : wantedBand(technique, 'as usual', role as Role)
+  const meantFor = technique === null ? undefined : techniqueOf(technique)
+  const wantedS = meantFor ? wantedBand(meantFor, 'as usual', role as Role) : null
   if (levelTimeS === null || readW === null) return { expectedS: null, wantedS, thinUl: 0 }
   const b = curveB ?? USUAL_B
   const expectedS =

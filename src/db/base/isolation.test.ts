@@ -1,7 +1,8 @@
 import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
-import { takeOut, undoMovement } from '@/db/ledger'
+import { takeOut } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool, pool } from './pool'
 
 const owner = new pg.Client({ connectionString: process.env.FIKA_OWNER_DATABASE })
@@ -125,7 +126,7 @@ describe('another studio’s ids', () => {
       ours.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 })),
     ).rejects.toMatchObject({ code: 'NotFound' })
     await expect(
-      ours.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: taken.movementId })),
+      ours.run((tx) => undo(tx, { requestId: uuidv7(), movementId: taken.movementId })),
     ).rejects.toMatchObject({ code: 'NotFound' })
     await expect(ours.bottle('Stolen', [{ materialId: paint, ul: 5 }])).rejects.toMatchObject({ code: 'NotFound' })
     expect(

@@ -1,18 +1,11 @@
 import { v7 as uuidv7 } from 'uuid'
 import { START_BELIEFS } from '@/core/consistency/dilution'
 import { makeStudio } from '../../../tests/support/studio'
-import {
-  beliefFor,
-  beliefsOf,
-  curveKeys,
-  learnedOf,
-  loggedTitrations,
-  readBothWays,
-  readBottle,
-  writeReading,
-} from './consistency'
+import { beliefFor, beliefsOf, curveKeys, learnedOf, loggedTitrations } from './consistency'
 import { findBottle } from './read'
-import { mergeBottles, waterBottle } from '@/db/ledger'
+import { noteReading, readBothWays, readBottle } from './readings'
+import { waterBottle } from '@/db/ledger'
+import { pourTogether } from './edit'
 import { endPool } from '@/db/base/pool'
 
 afterAll(endPool)
@@ -77,8 +70,8 @@ describe('readings of bottles', () => {
     await expect(studio.run((tx) => readBottle(tx, { ...input, levelTimeS: 2 }))).rejects.toMatchObject({
       code: 'Conflict',
     })
-    const [t] = await studio.run(loggedTitrations)
-    expect(await studio.run((tx) => writeReading(tx, t!.id, input.requestId, 0, input))).toBe(false)
+    await studio.run((tx) => noteReading(tx, id, [{ ...input, w: 0 }]))
+    expect((await studio.run(loggedTitrations))[0]!.points).toHaveLength(1)
   })
   it('taken again after weeks teach how mixes thicken by standing, and do not bend the curve', async () => {
     const { studio, id, bottle, read, belief } = await mixed()
@@ -123,7 +116,7 @@ describe('readings of bottles', () => {
     const { studio, id, bottle, read } = await mixed()
     const other = await bottle('Other')
     await read(id, 4)
-    await studio.run((tx) => mergeBottles(tx, { requestId: uuidv7(), intoId: id, fromIds: [other], restHours: 1 }))
+    await studio.run((tx) => pourTogether(tx, { requestId: uuidv7(), intoId: id, fromIds: [other], restHours: 1 }))
     await read(id, 2)
     const logs = await studio.run(loggedTitrations)
     expect(logs.map((l) => [l.vesselId, l.points.length])).toEqual([

@@ -1,5 +1,3 @@
-import { v7 as uuidv7 } from 'uuid'
-import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { groupBy } from '@/core/groupBy'
 import {
   afterStanding,
@@ -14,16 +12,6 @@ import { beliefOf, priorsOf, type CurveKey, type Logged } from '@/core/consisten
 import type { Belief } from '@/core/consistency/dilution'
 import type { Body } from '@/core/paint/properties'
 import type { Tx } from '@/db/base/withStudio'
-
-/** A reading as it came: how, what each try gave, and how sure the middle is. */
-export interface Reading {
-  readonly levelTimeS: number
-  /** σ of ln t */
-  readonly sigma: number
-  readonly tries: readonly number[]
-  readonly how: 'stopwatch' | 'flow cup' | 'by eye'
-  readonly nu?: number | null | undefined
-}
 
 /** As many mixes as curves are learned from, newest first. */
 const MOST_LOGS = 2_000
@@ -118,102 +106,4 @@ export async function beliefsOf(
 export async function beliefFor(tx: Tx, key: CurveKey): Promise<Belief> {
   const { fresh } = await learnedOf(tx)
   return beliefOf(key, undefined, fresh, priorsOf(fresh))
-}
-
-/** The mix of a bottle, begun where there is none yet. */
-async function titrationOf(tx: Tx, vesselId: string, at: Date | undefined): Promise<string> {
-  const [known] = await tx.q<{ id: string }>(
-    'select id from titration where studio_id = $1 and vessel_id = $2 order by started_at desc limit 1',
-    [tx.studioId, vesselId],
-  )
-  if (known) return known.id
-  const key = (await curveKeys(tx, [vesselId])).get(vesselId)
-  if (!key) throw new Invalid('This bottle is empty, so there is no mound to time.')
-  return startTitration(tx, vesselId, key, at)
-}
-
-/** Begins a curve for a mix. */
-export async function startTitration(tx: Tx, vesselId: string | null, key: CurveKey, at?: Date): Promise<string> {
-  const id = uuidv7()
-  await tx.q(
-    `insert into titration (studio_id, id, vessel_id, paint_id, medium_id, body, ratio, started_at)
-     values ($1, $2, $3, $4, $5, $6, $7, coalesce($8, now()))`,
-    [tx.studioId, id, vesselId, key.paintId, key.mediumId, key.body, key.ratio, at ?? null],
-  )
-  return id
-}
-
-/** Writes one reading of a titration. @returns false where this request was written before */
-export async function writeReading(
-  tx: Tx,
-  titrationId: string,
-  requestId: string,
-  w: number,
-  r: Reading,
-  at?: Date,
-): Promise<boolean> {
-  const done = await tx.q(
-    `insert into level_reading (studio_id, id, titration_id, request_id, at, by, w, level_time_s, sigma, tries, how, nu)
-     values ($1, $2, $3, $4, coalesce($5, now()), $6, $7, $8, $9, $10, $11, $12)
-     on conflict (studio_id, request_id) do nothing returning 1`,
-    [
-      tx.studioId,
-      uuidv7(),
-      titrationId,
-      requestId,
-      at ?? null,
-      tx.accountId,
-      w,
-      r.levelTimeS,
-      r.sigma,
-      r.tries,
-      r.how,
-      r.nu ?? null,
-    ],
-  )
-  return done.length > 0
-}
-
-/** Books a reading of a bottle as it is now, once per request. @throws NotFound, Invalid for an empty one */
-export async function readBottle(
-  tx: Tx,
-  input: { requestId: string; vesselId: string } & Reading,
-  at?: Date,
-): Promise<void> {
-  const [bottle] = await tx.q<{ w: number; mixedAt: string }>(
-    'select w, mixed_at as "mixedAt" from bottle where studio_id = $1 and vessel_id = $2 for no key update',
-    [tx.studioId, input.vesselId],
-  )
-  if (!bottle) throw new NotFound('bottle')
-  const [before] = await tx.q<{ levelTimeS: number }>(
-    'select level_time_s as "levelTimeS" from level_reading where studio_id = $1 and request_id = $2',
-    [tx.studioId, input.requestId],
-  )
-  if (before) {
-    if (Math.abs(before.levelTimeS - input.levelTimeS) > 1e-3 * input.levelTimeS)
-      throw new Conflict('This was sent before with another time. Reload the page and note it anew.')
-    return
-  }
-  const titrationId = await titrationOf(tx, input.vesselId, at)
-  await writeReading(tx, titrationId, input.requestId, bottle.w, input, at)
-  const learned = await learnedOf(tx)
-  const [known] = [
-    ...(await beliefsOf(tx, [{ id: input.vesselId, ul: 0, ...bottle }], learned, at ?? new Date())).values(),
-  ]
-  await tx.q(
-    `update bottle set curve_b = $5, thickens = $6, level_time_s = $3, read_at = coalesce($4, now()), read_w = w, moved_at = coalesce($4, now()), evaporated_share = 0
-     where studio_id = $1 and vessel_id = $2`,
-    [tx.studioId, input.vesselId, input.levelTimeS, at ?? null, known?.belief.b ?? null, learned.ageing.perDay],
-  )
-  tx.touched.add('rack')
-}
-
-/** Pairs of a level time and a viscosity of the same mix at the same water, for reading one as the other. */
-export function readBothWays(tx: Tx): Promise<{ levelTimeS: number; nu: number }[]> {
-  return tx.q(
-    `select t.level_time_s as "levelTimeS", n.nu from level_reading n
-     join level_reading t on t.studio_id = n.studio_id and t.titration_id = n.titration_id and t.how = 'stopwatch' and abs(t.w - n.w) < 0.002
-     where n.studio_id = $1 and n.nu is not null limit 200`,
-    [tx.studioId],
-  )
 }

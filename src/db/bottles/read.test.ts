@@ -2,7 +2,8 @@ import { v7 as uuidv7 } from 'uuid'
 import { costOf } from '@/core/purchase/cost'
 import { makeStudio } from '../../../tests/support/studio'
 import { findBottle, portionsOf } from './read'
-import { journal, takeOut, undoMovement } from '@/db/ledger'
+import { journal, takeOut } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 
 afterAll(endPool)
@@ -53,7 +54,7 @@ describe('the journal', () => {
     const taken = await studio.run((tx) =>
       takeOut(tx, { requestId: uuidv7(), vesselId: id, ul: 5_000, note: 'test card' }),
     )
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: taken.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: taken.movementId }))
     const entries = await studio.run((tx) => journal(tx, id))
     expect(entries.map((e) => [e.kind, e.ul, e.undone])).toEqual([
       ['undo', 5_000, false],

@@ -1,3 +1,4 @@
+import { READING_WAYS } from '@/core/consistency/levelTime'
 import { array, boolean, number, object, string } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 
@@ -13,9 +14,7 @@ export const readBottleSchema = object({
   levelTimeS: seconds,
   sigma: number().moreThan(0).max(3).required(),
   tries: array(seconds).max(9, 'Nine tries of one mound are the most.').default([]),
-  how: string()
-    .oneOf(['stopwatch', 'flow cup', 'by eye'] as const)
-    .required(),
+  how: string().oneOf(READING_WAYS).required(),
   nu: number().moreThan(0).max(1e6).nullable().default(null),
 })
 export const waterSchema = object({

@@ -44,10 +44,7 @@ export const measureSchema = object({
   dryHex: hex,
   dryReflectance: spectrum,
   wetHex: hex,
-  mediumKind: string()
-    .oneOf([...MEDIUM_KINDS], 'Choose what carried it.')
-    .nullable()
-    .default(null),
+  mediumKind: string().oneOf(MEDIUM_KINDS, 'Choose what carried it.').nullable().default(null),
   mediumShare: number().min(0).max(0.98, 'A mix that is all medium has no colour. Type a smaller share.').default(0),
 })
 

@@ -1,24 +1,10 @@
 import { createHash } from 'node:crypto'
 import { v7 as uuidv7 } from 'uuid'
 import { Conflict, NotFound, OverCapacity } from '@/core/errors'
+import type { MovementKind } from '@/core/vessel/kinds'
 import { contentUl, type Portion } from '@/core/vessel/content'
 import { formatMl } from '@/core/quantity/format'
-import type { Tx } from '@/db/base/withStudio'
-
-export type MovementKind =
-  | 'purchase'
-  | 'mix'
-  | 'top-up'
-  | 'pour'
-  | 'take-out'
-  | 'discard'
-  | 'weigh-in'
-  | 'finish'
-  | 'undo'
-  | 'water'
-  | 'split'
-  | 'merge'
-  | 'reclaim'
+import type { Tx } from '../base/withStudio'
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
 export interface Line {

@@ -1,9 +1,10 @@
 import { Conflict, Invalid } from '@/core/errors'
 import { contentKey, contentUl, takeFrom } from '@/core/vessel/content'
 import { weighIn, type Loss } from '@/core/vessel/weighIn'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
-import { lotFacts, sink } from './lots'
+import { lotFacts } from './lots'
+import { sink } from './sinks'
 import { moveWater } from './water'
 
 interface Take {

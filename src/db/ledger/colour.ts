@@ -3,7 +3,7 @@ import { sureOf } from '@/core/colour/predict'
 import { surePaint, type KeptPaint } from '@/core/colour/sureWords'
 import type { Sheen } from '@/core/paint/properties'
 import { sheenOfMix, sheenShares } from '@/core/paint/sheenOfMix'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 
 /** Recomputes what bottles look like from what they hold: mixed colour of the paints, how sure it is, and the sheen that shows. */
 export async function refreshLook(tx: Tx, vesselIds: readonly string[]): Promise<void> {

@@ -1,9 +1,10 @@
-import { Conflict, Invalid, NotEnough } from '@/core/errors'
+import { Conflict, Invalid, NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { contentUl } from '@/core/vessel/content'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
-import { sink } from './lots'
+import { sink } from './sinks'
+import type { Follow } from './undo'
 
 export interface WeighContainer {
   readonly requestId: string
@@ -76,6 +77,34 @@ export async function finishContainer(tx: Tx, f: FinishContainer): Promise<Booke
   if (!booked.replayed)
     await tx.q('update lot set finished_at = now() where studio_id = $1 and id = $2', [tx.studioId, facts.lotId])
   return booked
+}
+
+/** A container whose end is undone is in use again. */
+export const finishUndone: Follow = async (tx, { movementId, touched }) => {
+  await tx.q(
+    `update lot set finished_at = null where studio_id = $1 and id in
+       (select lot_id from movement_line where studio_id = $1 and movement_id = $2
+        union select c.lot_id from vessel_content c where c.studio_id = $1 and c.vessel_id = any ($3))`,
+    [tx.studioId, movementId, touched],
+  )
+}
+
+/** Notes when a container was first opened. @throws NotFound */
+export async function unseal(tx: Tx, lotId: string): Promise<void> {
+  const done = await tx.q(
+    `update lot set unsealed_at = coalesce(unsealed_at, now()) where studio_id = $1 and id = $2 and tracked returning id`,
+    [tx.studioId, lotId],
+  )
+  if (done.length === 0) throw new NotFound('container')
+}
+
+/** Takes a finished container into use again: what it still holds counts as on hand. @throws NotFound */
+export async function reopen(tx: Tx, lotId: string): Promise<void> {
+  const done = await tx.q(
+    `update lot set finished_at = null where studio_id = $1 and id = $2 and finished_at is not null returning id`,
+    [tx.studioId, lotId],
+  )
+  if (done.length === 0) throw new NotFound('finished container')
 }
 
 /** The lot a container was bought with. @throws Invalid when the vessel is not a container of this studio */

@@ -1,23 +1,33 @@
 /** The ledger: the only code that writes movements. One function per thing that can happen to paint. */
 export { buyContainer, buyTogether, type BuyContainer, type BuyTogether } from './purchase'
-export { finishContainer, weighContainer, type FinishContainer, type WeighContainer } from './containers'
-export { mixBottle, topUpBottle, type MixBottle, type TopUpBottle } from './mix'
+export {
+  finishContainer,
+  finishUndone,
+  reopen,
+  unseal,
+  weighContainer,
+  type FinishContainer,
+  type WeighContainer,
+} from './containers'
+export { mixBottle, topUpBottle, useUndone, type MixBottle, type TopUpBottle } from './mix'
 export { discard, takeOut, weighInBottle, type WeighInBottle } from './bottles'
 export { pour, type PourInput } from './pour'
 export {
   mergeBottles,
+  mergeUndone,
   reclaimRunOff,
   splitBottle,
   type MergeBottles,
   type ReclaimRunOff,
   type SplitBottle,
 } from './transfer'
-export { waterBottle, type WaterBottle } from './water'
-export { undoMovement } from './undo'
+export { topUpUndone, waterBottle, waterUndone, weighInUndone, type WaterBottle } from './water'
+export { makeSinks } from './sinks'
+export { undoMovement, type Follow, type Followers } from './undo'
 export { refreshLook } from './colour'
 export { fillKeep, refreshKeep } from './keep'
 export type { Source } from './lots'
-export type { Booked, MovementKind } from './book'
+export type { Booked } from './book'
 export { journal, type JournalEntry } from './journal'
 export { contentByMaterial, recipeOfContent } from './recipeOf'
 export type { RecipeSnapshot } from './recipeSnapshot'

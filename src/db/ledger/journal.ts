@@ -1,5 +1,5 @@
-import type { MovementKind } from './'
-import type { Tx } from '@/db/base/withStudio'
+import type { MovementKind } from '@/core/vessel/kinds'
+import type { Tx } from '../base/withStudio'
 
 /** One movement as it is told: what, when, how much of a vessel it changed. */
 export interface JournalEntry {

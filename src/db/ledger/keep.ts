@@ -1,8 +1,8 @@
 import type { Thinner } from '@/core/mix/thinners'
 import type { MediumKind } from '@/core/paint/properties'
-import { keepsDays } from '@/core/vessel/keepUntil'
-import { pool } from '@/db/base/pool'
-import { withStudio, type Tx } from '@/db/base/withStudio'
+import { keepsDays } from '@/core/vessel/keepsDays'
+import { pool } from '../base/pool'
+import { withStudio, type Tx } from '../base/withStudio'
 
 /** Works out until when bottles keep: from their water, their mediums, and how warm the rack stands. */
 export async function refreshKeep(tx: Tx, vesselIds: readonly string[]): Promise<void> {

@@ -4,8 +4,8 @@ import { FikaError } from '@/core/errors'
 import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { findBottle, portionsOf } from '@/db/bottles/read'
-import { endPool } from '@/db/base/pool'
-import { withStudio } from '@/db/base/withStudio'
+import { endPool } from '../base/pool'
+import { withStudio } from '../base/withStudio'
 import {
   buyContainer,
   buyTogether,
@@ -16,9 +16,9 @@ import {
   pour,
   takeOut,
   topUpBottle,
-  undoMovement,
   weighInBottle,
 } from '.'
+import { undo } from '@/server/undo'
 
 afterAll(endPool)
 
@@ -178,7 +178,7 @@ describe('weigh-in', () => {
     expect(after.ul).toBeLessThan(before.ul - 5_000)
     expect(after.ul).toBeGreaterThan(before.ul - 6_000)
     expect(Math.abs((await massMg()) + 30_000 - weigh.grossMg)).toBeLessThan(3)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId }))
     const back = await facts()
     expect(back.ul).toBe(before.ul)
     expect(back.w).toBeCloseTo(0, 4)
@@ -193,8 +193,8 @@ describe('undo', () => {
     const teal = await studio.paint('Teal')
     const bottle = await studio.bottle('Teal 1', [{ materialId: teal, ul: 60_000 }])
     const taken = await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 25_000 }))
-    const undo = () => studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: taken.movementId }))
-    const both = await Promise.allSettled([undo(), undo()])
+    const undoTaken = () => studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: taken.movementId }))
+    const both = await Promise.allSettled([undoTaken(), undoTaken()])
     expect(both.filter((r) => r.status === 'fulfilled')).toHaveLength(1)
     expect((both.find((r) => r.status === 'rejected') as PromiseRejectedResult).reason).toMatchObject({
       code: 'Conflict',
@@ -208,9 +208,9 @@ describe('undo', () => {
     const mix = mixOf(uuidv7(), 'Teal 1', [{ materialId: teal, ul: 60_000 }])
     const mixed = await studio.run((tx) => mixBottle(tx, mix))
     await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: mix.vesselId, ul: 1_000 }))
-    await expect(
-      studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: mixed.movementId })),
-    ).rejects.toThrow('Teal 1 has been used since: 59\u00a0ml of one ingredient is left and 60\u00a0ml would go back.')
+    await expect(studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: mixed.movementId }))).rejects.toThrow(
+      'Teal 1 has been used since: 59\u00a0ml of one ingredient is left and 60\u00a0ml would go back.',
+    )
   })
   it('takes a purchase back out of the books', async () => {
     const studio = await makeStudio()
@@ -227,7 +227,7 @@ describe('undo', () => {
         priceMinor: 990,
       }),
     )
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: bought.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: bought.movementId }))
     expect(await studio.holds(vesselId)).toBe(0)
     await expectBalanced(studio)
   })
@@ -351,7 +351,7 @@ describe('any sequence of movements', () => {
                 case 'discard':
                   return discard(tx, { requestId, vesselId })
                 default:
-                  return undoMovement(tx, {
+                  return undo(tx, {
                     requestId,
                     movementId: movements[a % Math.max(1, movements.length)] ?? uuidv7(),
                   })

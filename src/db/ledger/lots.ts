@@ -2,27 +2,8 @@ import { v7 as uuidv7 } from 'uuid'
 import { NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { contentUl, takeFrom, takePoured } from '@/core/vessel/content'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import type { HeldVessel, Line } from './book'
-
-/** Sinks by studio and kind: made once with the studio and never changed, so they need not be asked for each time. */
-const sinks = new Map<string, string>()
-const MOST_SINKS = 3_000
-
-/** A sink of the studio: booked waste, the air water evaporates into, or what was used without a plan. */
-export async function sink(tx: Tx, kind: 'waste' | 'air' | 'out'): Promise<string> {
-  const key = `${tx.studioId}/${kind}`
-  const known = sinks.get(key)
-  if (known) return known
-  const [row] = await tx.q<{ id: string }>('select id from vessel where studio_id = $1 and kind = $2', [
-    tx.studioId,
-    kind,
-  ])
-  if (!row) throw new Error(`this studio has no ${kind} vessel`)
-  if (sinks.size >= MOST_SINKS) sinks.clear()
-  sinks.set(key, row.id)
-  return row.id
-}
 
 /** Open containers of some materials that still hold something, oldest first. */
 export async function openContainers(tx: Tx, materialIds: readonly string[]): Promise<Map<string, string[]>> {

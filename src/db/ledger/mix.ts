@@ -1,11 +1,12 @@
 import { Invalid } from '@/core/errors'
 import type { Watered } from '@/core/consistency/reference'
 import type { RecipeSnapshot } from './recipeSnapshot'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
 import { refreshLook } from './colour'
 import { refreshKeep } from './keep'
 import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from './lots'
+import type { Follow } from './undo'
 import { mixedIn, watered } from './water'
 
 export interface MixBottle {
@@ -107,6 +108,19 @@ async function noteUse(tx: Tx, vesselId: string, poured: readonly Wanted[], at: 
      on conflict (studio_id, material_id, role) do update
        set last_at = greatest(u.last_at, excluded.last_at), bottles = u.bottles + 1`,
     [tx.studioId, vesselId, [...new Set(poured.map((p) => p.materialId))], at ?? null],
+  )
+}
+
+/** What is undone was not used for it after all. */
+export const useUndone: Follow = async (tx, { movementId }) => {
+  await tx.q(
+    `update material_use u set bottles = greatest(0, u.bottles - 1)
+     from bottle b, (select distinct l.material_id, line.to_vessel_id
+                     from movement_line line join lot l on l.studio_id = line.studio_id and l.id = line.lot_id
+                     where line.studio_id = $1 and line.movement_id = $2) as went
+     where u.studio_id = $1 and b.studio_id = $1 and b.vessel_id = went.to_vessel_id
+       and u.material_id = went.material_id and u.role = b.role`,
+    [tx.studioId, movementId],
   )
 }
 

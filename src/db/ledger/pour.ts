@@ -1,5 +1,5 @@
 import { Invalid } from '@/core/errors'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
 import { bottleLines, perBottle, type FromBottle } from './lots'
 

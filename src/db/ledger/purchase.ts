@@ -1,6 +1,6 @@
 import { Invalid, NotFound } from '@/core/errors'
 import { splitPrice } from '@/core/purchase/offers'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
 
 export interface BoughtContainer {

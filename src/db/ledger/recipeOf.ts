@@ -1,7 +1,7 @@
 import type { MaterialKind } from '@/core/paint/properties'
 import { readBack } from '@/core/mix/readBack'
 import type { RecipeSnapshot } from './recipeSnapshot'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 
 /** What a vessel holds by material, µl, largest first. */
 export function contentByMaterial(tx: Tx, vesselId: string) {

@@ -5,9 +5,9 @@ import { expectBalanced } from '../../../tests/support/balance'
 import { random } from '../../../tests/support/random'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { findBottle, listJars } from '@/db/bottles/read'
-import { endPool } from '@/db/base/pool'
+import { endPool } from '../base/pool'
 import { recipeOfContent } from './recipeOf'
-import { withStudio, type Tx } from '@/db/base/withStudio'
+import { withStudio, type Tx } from '../base/withStudio'
 import {
   fillKeep,
   mergeBottles,
@@ -18,11 +18,11 @@ import {
   splitBottle,
   takeOut,
   topUpBottle,
-  undoMovement,
   waterBottle,
   weighInBottle,
   type Booked,
 } from '.'
+import { undo } from '@/server/undo'
 
 afterAll(endPool)
 
@@ -77,7 +77,7 @@ describe('a bottle shared out', () => {
     })
     expect(one.code).not.toBe(from.code)
     await expectBalanced(studio)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: booked.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: booked.movementId }))
     expect(await studio.holds(a)).toBe(120_000)
     await expectBalanced(studio)
   })
@@ -124,7 +124,7 @@ describe('bottles poured together', () => {
     expect(now.recipe).toMatchObject({ paintParts: 1, mediums: [{ name: 'Flow', parts: 1.571 }] })
     expect(await studio.holds(b)).toBe(0)
     await expectBalanced(studio)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: booked.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: booked.movementId }))
     expect(await bottle(a)).toEqual(was)
     expect(await studio.holds(b)).toBe(60_000)
   })
@@ -167,9 +167,9 @@ describe('water', () => {
     const dry = await bottle(a)
     expect(dry.evaporatedUl).toBeCloseTo(2_000, -1)
     expect(dry.w).toBeCloseTo(4 / 60, 3)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: weighed.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: weighed.movementId }))
     expect(await bottle(a)).toMatchObject({ evaporatedUl: 0 })
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: second.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: second.movementId }))
     expect((await bottle(a)).w).toBeCloseTo(0.05, 4)
     await expectBalanced(studio)
   })
@@ -189,13 +189,13 @@ describe('water', () => {
       topUpBottle(tx, { requestId: uuidv7(), vesselId: a, poured, restHours: 1, untrackedForRest: true }),
     )
     expect(await dry(a)).toBe(3_000)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: top.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: top.movementId }))
     expect([await dry(a), (await bottle(a)).ul]).toEqual([3_000, 60_000])
     const merged = await studio.run((tx) =>
       mergeBottles(tx, { requestId: uuidv7(), intoId: a, fromIds: [b], restHours: 1 }),
     )
     expect(await dry(a)).toBe(4_200)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: merged.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: merged.movementId }))
     expect([await dry(a), await dry(b)]).toEqual([3_000, 1_200])
   })
   it('is less to the ml once fresh mix is poured in, as it was once that is undone', async () => {
@@ -217,7 +217,7 @@ describe('water', () => {
       { materialId: flow, ul: 88_000 },
     ])
     expect((await bottle(a)).w).toBeCloseTo(0.05, 6)
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId }))
     expect((await bottle(a)).w).toBeCloseTo(0.1, 6)
   })
   it('makes good what evaporated, and sets the date by its kind', async () => {
@@ -319,7 +319,7 @@ describe('run-off', () => {
         }),
       ),
     ).rejects.toThrow('larger one')
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: first.movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: first.movementId }))
     expect(await studio.holds(jarId)).toBe(20_000)
     await expectBalanced(studio)
   })
@@ -425,7 +425,7 @@ describe('any interleaving from several clients', () => {
                   newJar: { label: 'J', capacityUl: null, tareMg: null },
                   netMg: ul,
                 })
-              if (op === 'undo') return undoMovement(tx, { requestId, movementId })
+              if (op === 'undo') return undo(tx, { requestId, movementId })
               return takeOut(tx, { requestId, vesselId, ul })
             }
             // A wet glove taps twice, both at once.

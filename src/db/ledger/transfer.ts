@@ -3,9 +3,10 @@ import { formatMl } from '@/core/quantity/format'
 import { combined } from '@/core/vessel/combined'
 import { contentUl, takeFrom } from '@/core/vessel/content'
 import { recipeOfContent } from './recipeOf'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
+import type { Follow } from './undo'
 
 export interface SplitBottle {
   readonly requestId: string
@@ -149,7 +150,6 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
       facts.dryShare,
     ],
   )
-  await tx.q('update titration set vessel_id = null where studio_id = $1 and vessel_id = $2', [tx.studioId, m.intoId])
   await refreshLook(tx, all)
   return booked
 }
@@ -165,8 +165,8 @@ async function remember(tx: Tx, movementId: string, vesselId: string): Promise<v
   )
 }
 
-/** Makes bottles again what they were before a movement. */
-export async function recall(tx: Tx, movementId: string): Promise<void> {
+/** Bottles are again what they were before they were poured together. */
+export const mergeUndone: Follow = async (tx, { movementId }) => {
   await tx.q(
     `update bottle b set (${FACTS}) = (select ${FACTS} from jsonb_populate_record(null::bottle, f.facts))
      from bottle_before f

@@ -1,10 +1,14 @@
 import { Invalid } from '@/core/errors'
 import { wAfter, wAfterMixing, type Watered } from '@/core/consistency/reference'
+import { groupBy } from '@/core/groupBy'
 import { contentUl } from '@/core/vessel/content'
-import type { Tx } from '@/db/base/withStudio'
-import { book, type Booked } from './book'
+import { WATER_G_PER_ML } from '@/core/vessel/weighIn'
+import type { Tx } from '../base/withStudio'
+import { book, type Booked, type Line } from './book'
 import { refreshKeep } from './keep'
-import { openContainers, supplyLines } from './lots'
+import { lotFacts, openContainers, supplyLines } from './lots'
+import { sink } from './sinks'
+import type { Follow } from './undo'
 
 export interface WaterBottle {
   readonly requestId: string
@@ -92,4 +96,55 @@ export async function mixedIn(tx: Tx, vesselId: string, before: Watered): Promis
     'update bottle set w = $3, evaporated_share = evaporated_share * $4::float8 where studio_id = $1 and vessel_id = $2',
     [tx.studioId, vesselId, wAfterMixing(row.w, before, after), before.ul / Math.max(1, after.ul)],
   )
+}
+
+/** Water that an undo takes out of bottles again is counted on their curves too. */
+export const waterUndone: Follow = (tx, { back }) =>
+  takenBack(
+    tx,
+    back.flatMap((l) => (l.from ? [{ vesselId: l.from, ul: -l.ul, waterUl: -l.ul }] : [])),
+  )
+
+/** What had dried, back from the air by an undo. */
+export const weighInUndone: Follow = async (tx, { back }) => {
+  const air = await sink(tx, 'air')
+  const facts = await lotFacts(
+    tx,
+    back.map((l) => l.lotId),
+  )
+  await takenBack(
+    tx,
+    back.flatMap(({ lotId, from, to, ul }) => {
+      if (from !== air || !to) return []
+      // What dried out of paint and medium was booked as so much of them as it weighed.
+      const { isWater, densityGPerMl } = facts.get(lotId)!
+      return [{ vesselId: to, ul, waterUl: isWater ? ul : Math.round((ul * densityGPerMl) / WATER_G_PER_ML) }]
+    }),
+  )
+}
+
+/** What an undo moved, bottle by bottle, counted on its curve. */
+async function takenBack(tx: Tx, moved: readonly { vesselId: string; ul: number; waterUl: number }[]): Promise<void> {
+  const total = (list: typeof moved, key: 'ul' | 'waterUl') => list.reduce((sum, m) => sum + m[key], 0)
+  for (const [id, list] of groupBy(moved, (m) => m.vesselId)) {
+    const afterUl = (await watered(tx, id)).ul
+    await moveWater(tx, id, { beforeUl: afterUl - total(list, 'ul'), afterUl, waterUl: total(list, 'waterUl') })
+  }
+}
+
+/** A top-up that is undone takes its water off the bottle's curve again. */
+export const topUpUndone: Follow = async (tx, { back }) => {
+  const id = back.find((l) => l.from)?.from
+  if (!id) return
+  const out = back.filter((l) => l.from === id)
+  const facts = await lotFacts(
+    tx,
+    out.map((l) => l.lotId),
+  )
+  const after = await watered(tx, id)
+  const sum = (lines: readonly Line[]) => lines.reduce((s, l) => s + l.ul, 0)
+  await mixedIn(tx, id, {
+    ul: after.ul + sum(out),
+    waterUl: after.waterUl + sum(out.filter((l) => facts.get(l.lotId)!.isWater)),
+  })
 }

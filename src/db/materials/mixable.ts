@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { NotFound } from '@/core/errors'
 import type { RoleFlag } from '@/core/paint/flags'
 import type { Thinner } from '@/core/mix/thinners'
-import type { Known } from '@/core/colour/predict'
+import type { OpticsKnown } from '@/core/colour/predict'
 import type { Body, MaterialKind, MediumKind, Opacity, Sheen, Strength } from '@/core/paint/properties'
 import type { Tx } from '@/db/base/withStudio'
 
@@ -21,7 +21,7 @@ export interface Material {
   /** K and S as packed, see `opticsOf`; null where none were worked out yet. */
   readonly optics: string | null
   readonly sigma: number | null
-  readonly known: Known | null
+  readonly known: OpticsKnown | null
   readonly pigments: readonly string[]
   readonly densityGPerMl: number
   readonly solids: number

@@ -15,9 +15,7 @@ const massMg = (what: string) =>
 
 /** An offer's terms, in the shape the core computes with. */
 const termsSchema = object({
-  kind: string()
-    .oneOf([...OFFER_KINDS], 'Choose what kind of offer it is.')
-    .required(),
+  kind: string().oneOf(OFFER_KINDS, 'Choose what kind of offer it is.').required(),
   percent: number().typeError('Type the percent off as a number.').optional(),
   get: number().typeError('Type the numbers of the offer, like 3 for 2.').integer().optional(),
   pay: number().typeError('Type the numbers of the offer, like 3 for 2.').integer().optional(),

@@ -1,13 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
-import { buyTogether, finishContainer, undoMovement, weighContainer } from '@/db/ledger'
+import { buyTogether, finishContainer, reopen, unseal, weighContainer } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { onHand } from './onHand'
 import { listSurfaces } from '@/db/surfaces/read'
 import { moveSurfaces, putSurfaceAway, saveSurface } from '@/db/surfaces/write'
 import { leagueEntries } from '@/stations/paints/stock/leagueEntries'
 import { allOffers, containersOf, offersOf, paceOf, pricedMediums, pricedPaints } from './prices'
-import { dropOffer, reopen, saveOffer, unseal } from './offers'
+import { dropOffer, saveOffer } from './offers'
 
 afterAll(endPool)
 
@@ -113,7 +114,7 @@ describe('containers', () => {
     // A finished container gives nothing to a mix: it comes from untracked supply.
     await studio.bottle('B', [{ materialId: paint, ul: 2_000 }])
     expect(await studio.holds(vesselId)).toBe(3_000)
-    await studio.run((tx) => undoMovement(tx, { requestId: request(), movementId }))
+    await studio.run((tx) => undo(tx, { requestId: request(), movementId }))
     expect((await studio.run(onHand)).get(paint)).toBe(60_000)
     await studio.run((tx) => finishContainer(tx, { requestId: request(), vesselId, residueUl: 60_000 }))
     await studio.run((tx) => reopen(tx, lotId))
@@ -195,7 +196,7 @@ describe('sizes and offers', () => {
     const [mix] = await studio.run((tx) =>
       tx.q<{ id: string }>(`select id from movement where studio_id = $1 and kind = 'mix'`, [tx.studioId]),
     )
-    await studio.run((tx) => undoMovement(tx, { requestId: request(), movementId: mix!.id }))
+    await studio.run((tx) => undo(tx, { requestId: request(), movementId: mix!.id }))
     expect((await studio.run((tx) => paceOf(tx, now))).size).toBe(0)
     expect((await studio.run((tx) => pricedPaints(tx, now))).find((p) => p.name === 'Used')!.lastUsedAt).toBeNull()
     expect(await studio.holds(bottle)).toBe(0)

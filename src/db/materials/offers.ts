@@ -23,21 +23,3 @@ export async function dropOffer(tx: Tx, id: string): Promise<void> {
   const gone = await tx.q('delete from offer where studio_id = $1 and id = $2 returning id', [tx.studioId, id])
   if (gone.length === 0) throw new NotFound('offer')
 }
-
-/** Notes when a container was first opened. @throws NotFound */
-export async function unseal(tx: Tx, lotId: string): Promise<void> {
-  const done = await tx.q(
-    `update lot set unsealed_at = coalesce(unsealed_at, now()) where studio_id = $1 and id = $2 and tracked returning id`,
-    [tx.studioId, lotId],
-  )
-  if (done.length === 0) throw new NotFound('container')
-}
-
-/** Takes a finished container into use again: what it still holds counts as on hand. @throws NotFound */
-export async function reopen(tx: Tx, lotId: string): Promise<void> {
-  const done = await tx.q(
-    `update lot set finished_at = null where studio_id = $1 and id = $2 and finished_at is not null returning id`,
-    [tx.studioId, lotId],
-  )
-  if (done.length === 0) throw new NotFound('finished container')
-}

@@ -4,7 +4,7 @@ import type { Optics } from '@/core/colour/kubelkaMunk'
 import { packOptics, unpackOptics } from '@/core/colour/packOptics'
 import { knownOf, paintedOut, spectrumOf, STANDARDS, toCalibrate, type PaintSwatches } from '@/core/colour/paintedOut'
 import { isWhite, opticsFromHex, opticsFromMasstone } from '@/core/colour/paintOptics'
-import type { Known } from '@/core/colour/predict'
+import type { OpticsKnown } from '@/core/colour/predict'
 import type { Reflectance } from '@/core/colour/reflectance'
 import type { Sheen, Strength } from '@/core/paint/properties'
 import { refreshLook } from '@/db/ledger'
@@ -15,7 +15,7 @@ import { withStudio, type Tx } from '@/db/base/withStudio'
 export interface KeptOptics {
   readonly optics: string
   readonly sigma: number
-  readonly known: Known
+  readonly known: OpticsKnown
   readonly mixes: number
   readonly fit: number | null
 }
@@ -123,7 +123,7 @@ export interface ReadOptics {
   /** Null where none were worked out yet, see `opticsOf`. */
   readonly optics: string | null
   readonly sigma: number | null
-  readonly known: Known | null
+  readonly known: OpticsKnown | null
   readonly mixes: number
   readonly fit: number | null
 }

@@ -1,3 +1,4 @@
+import type { PairVerdict } from '@/core/colour/pairVerdicts'
 import { NotFound } from '@/core/errors'
 import { EFFECTS_BY_KIND, type EffectProfile } from '@/core/mix/mediumEffects'
 import type { Thinner } from '@/core/mix/thinners'
@@ -195,7 +196,7 @@ export function changesOf(tx: Tx, materialId: string): Promise<Change[]> {
 export interface PairNoteRow {
   readonly aId: string
   readonly bId: string
-  readonly verdict: 'together' | 'never' | 'surprising'
+  readonly verdict: PairVerdict
   readonly note: string
 }
 

@@ -1,3 +1,5 @@
+import { FLAG_RULES } from '@/core/paint/flags'
+import { PAIR_VERDICTS } from '@/core/colour/pairVerdicts'
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { THINNERS } from '@/core/mix/thinners'
@@ -26,12 +28,8 @@ export const priceMinor = () =>
   number().integer().min(0, 'A price cannot be below zero.').max(1e8, 'That price is too high to be one. Check it.')
 
 export const flagSchema = object({
-  role: string()
-    .oneOf([...ROLES], 'Choose a role for the flag.')
-    .required('Choose a role for the flag.'),
-  rule: string()
-    .oneOf(['avoid', 'only'] as const)
-    .default('avoid'),
+  role: string().oneOf(ROLES, 'Choose a role for the flag.').required('Choose a role for the flag.'),
+  rule: string().oneOf(FLAG_RULES).default('avoid'),
   reason: string().trim().max(400, 'The reason is longer than 400 characters. Shorten it.').default(''),
 })
 
@@ -66,10 +64,10 @@ export const paintSchema = object({
     .oneOf(['paint'] as const)
     .required(),
   body: string()
-    .oneOf([...BODIES], `Body is one of: ${BODIES.join(', ')}.`)
+    .oneOf(BODIES, `Body is one of: ${BODIES.join(', ')}.`)
     .required('Choose the body.'),
   opacity: string()
-    .oneOf([...OPACITIES], `Opacity is one of: ${OPACITIES.join(', ')}.`)
+    .oneOf(OPACITIES, `Opacity is one of: ${OPACITIES.join(', ')}.`)
     .required('Choose the opacity.'),
   /** Measured; sets the opacity class where it is given. */
   contrastRatio: number()
@@ -79,11 +77,11 @@ export const paintSchema = object({
     .nullable()
     .default(null),
   sheen: string()
-    .oneOf([...SHEENS], `Sheen is one of: ${SHEENS.join(', ')}.`)
+    .oneOf(SHEENS, `Sheen is one of: ${SHEENS.join(', ')}.`)
     .required('Choose the sheen.'),
   sheenStrength: number().oneOf([1, 2, 3], 'Sheen strength is 1 (faint), 2 (usual) or 3 (strong).').default(2),
   strength: string()
-    .oneOf([...STRENGTHS], `Strength is one of: ${STRENGTHS.join(', ')}.`)
+    .oneOf(STRENGTHS, `Strength is one of: ${STRENGTHS.join(', ')}.`)
     .default('normal'),
   lightfastness: string()
     .oneOf(['', ...LIGHTFASTNESS], `Lightfastness is one of: ${LIGHTFASTNESS.join(', ')}, or empty.`)
@@ -148,7 +146,7 @@ export const mediumSchema = object({
     .oneOf(['medium', 'additive'] as const)
     .required(),
   mediumKind: string()
-    .oneOf([...MEDIUM_KINDS], `A medium is one of: ${MEDIUM_KINDS.join(', ')}.`)
+    .oneOf(MEDIUM_KINDS, `A medium is one of: ${MEDIUM_KINDS.join(', ')}.`)
     .required('Choose what kind of medium it is.'),
   waterShare: number()
     .typeError('Type the water share as a number, like 0.4.')
@@ -170,7 +168,7 @@ export const thinnerSchema = object({
     .oneOf(['water'] as const)
     .required(),
   thinner: string()
-    .oneOf([...THINNERS], `A thinner is one of: ${THINNERS.join(', ')}.`)
+    .oneOf(THINNERS, `A thinner is one of: ${THINNERS.join(', ')}.`)
     .required('Choose the kind of thinner.'),
   waterShare: number().min(0).max(1, 'The water share is between 0 and 1.').default(1),
 })
@@ -199,9 +197,6 @@ export const pairNoteSchema = object({
     return other !== (this.parent as { paintId?: string }).paintId
   }),
   /** Null takes the note back. */
-  verdict: string()
-    .oneOf(['together', 'never', 'surprising'] as const, 'Choose what you found of the two.')
-    .nullable()
-    .default(null),
+  verdict: string().oneOf(PAIR_VERDICTS, 'Choose what you found of the two.').nullable().default(null),
   note: string().trim().max(400, 'The note is longer than 400 characters. Shorten it.').default(''),
 })

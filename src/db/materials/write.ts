@@ -1,3 +1,4 @@
+import type { PairVerdict } from '@/core/colour/pairVerdicts'
 import { spectrumOf } from '@/core/colour/paintedOut'
 import { reflectanceFromHex } from '@/core/colour/reflectance'
 import { Conflict, Invalid, NotFound } from '@/core/errors'
@@ -243,7 +244,7 @@ async function hang(
 export interface PairNote {
   readonly paintId: string
   readonly otherId: string
-  readonly verdict: 'together' | 'never' | 'surprising' | null
+  readonly verdict: PairVerdict | null
   readonly note: string
 }
 

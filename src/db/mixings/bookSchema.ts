@@ -17,9 +17,7 @@ export const bookSchema = object({
     .oneOf(['new', 'top-up'] as const)
     .required(),
   label: string().trim().max(120, 'The name is longer than 120 characters. Shorten it.').default(''),
-  role: string()
-    .oneOf([...ROLES], 'Choose a role.')
-    .required('Choose a role.'),
+  role: string().oneOf(ROLES, 'Choose a role.').required('Choose a role.'),
   paints: array(share).max(12, 'Twelve paints are the most one mix can have here.').required(),
   paintParts: parts,
   mediums: array(share).max(3, 'At most three mediums: beyond that each one’s effect is lost.').required(),

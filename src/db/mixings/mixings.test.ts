@@ -2,7 +2,15 @@ import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
 import { makeStudio } from '../../../tests/support/studio'
 import { onChange, type Topic } from '@/db/base/announce'
-import { houseRules, rulesOf, saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveShelf } from '@/db/people/houseRules'
+import {
+  houseRules,
+  rulesOf,
+  saveBands,
+  saveRatioOfBody,
+  saveRatioOfPaint,
+  saveSchool,
+  saveShelf,
+} from '@/db/people/houseRules'
 import { addEvent, beginMixing, endMixing, findMixing, openMixings, type Mixing } from './mixings'
 import { takeOut } from '@/db/ledger'
 import { endPool } from '@/db/base/pool'

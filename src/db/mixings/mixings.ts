@@ -1,10 +1,11 @@
+import type { MixingKind } from '@/core/mix/mixingKinds'
 import { Conflict, NotFound } from '@/core/errors'
 import type { Tx } from '@/db/base/withStudio'
 
 /** A mix in the making: its plan, and what has happened since, oldest first. */
 export interface Mixing<Plan, Event> {
   readonly id: string
-  readonly kind: 'guided' | 'by eye'
+  readonly kind: MixingKind
   readonly plan: Plan
   readonly events: readonly Event[]
   /** How many events there are; also the number of the last one. */
@@ -21,7 +22,7 @@ const EVENTS = `left join lateral (
   ) e on true`
 
 /** Begins a mix; a repeated beginning is one. */
-export async function beginMixing(tx: Tx, m: { id: string; kind: 'guided' | 'by eye'; plan: unknown }): Promise<void> {
+export async function beginMixing(tx: Tx, m: { id: string; kind: MixingKind; plan: unknown }): Promise<void> {
   await tx.q(
     'insert into mixing (studio_id, id, kind, plan, by) values ($1, $2, $3, $4, $5) on conflict (studio_id, id) do nothing',
     [tx.studioId, m.id, m.kind, JSON.stringify(m.plan), tx.accountId],

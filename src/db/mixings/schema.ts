@@ -1,3 +1,4 @@
+import { READING_WAYS } from '@/core/consistency/levelTime'
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup'
 import { ROLES } from '@/core/paint/properties'
 import { idSchema } from '@/db/base/idSchema'
@@ -30,9 +31,7 @@ export const beginGuideSchema = object({
     water: share.nullable().default(null),
   }).required(),
   label: string().trim().max(120).default(''),
-  role: string()
-    .oneOf([...ROLES])
-    .required(),
+  role: string().oneOf(ROLES).required(),
   technique: string().max(30).required(),
   bandS: array(number().min(0).max(600).required()).length(2).required(),
   cupUl: ul.min(1).nullable().default(null),
@@ -57,9 +56,7 @@ const events: Readonly<Record<string, object>> = {
     levelTimeS: seconds,
     sigma: number().moreThan(0).max(3).required(),
     tries: array(seconds).max(9, 'Nine tries of one mound are the most.').required(),
-    how: string()
-      .oneOf(['stopwatch', 'flow cup', 'by eye'] as const)
-      .required(),
+    how: string().oneOf(READING_WAYS).required(),
   },
   name: {
     source: string()
@@ -89,9 +86,7 @@ export const bookMixingSchema = object({
     .trim()
     .max(120, 'The name is longer than 120 characters. Shorten it.')
     .required('Give the bottle a name, so that it is found again.'),
-  role: string()
-    .oneOf([...ROLES], 'Choose a role.')
-    .required('Choose a role.'),
+  role: string().oneOf(ROLES, 'Choose a role.').required('Choose a role.'),
   palette: string().trim().max(80, 'The palette’s name is longer than 80 characters. Shorten it.').default(''),
   ...bottleFields,
   /** What was poured from a bottle beyond its books is booked as found in it. */

@@ -3,7 +3,8 @@ import { type GuideEvent, guideState } from '@/core/mix/guide'
 import { findBottle, portionsOf } from '@/db/bottles/read'
 import { listBases, listMixable, rememberDensity } from '@/db/materials/mixable'
 import { loggedTitrations } from '@/db/bottles/consistency'
-import { journal, discard, undoMovement } from '@/db/ledger'
+import { journal, discard } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { beginMixing } from './mixings'
 import { endPool } from '@/db/base/pool'
 import { checked } from '@/server/perform'
@@ -205,7 +206,7 @@ describe('a guided mix', () => {
     await expectBalanced(studio)
     // Undone, the base holds what its books said.
     const [mixed] = await studio.run((tx) => journal(tx, id))
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: mixed!.id }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: mixed!.id }))
     expect(await studio.holds(base)).toBe(50_000)
     await expectBalanced(studio)
   })

@@ -5,7 +5,9 @@ import { guideState, type GuideEvent } from '@/core/mix/guide'
 import { formatMl } from '@/core/quantity/format'
 import { findBottle } from '@/db/bottles/read'
 import { listBases, listMixable } from '@/db/materials/mixable'
-import { beliefFor, curveKeys, startTitration, writeReading } from '@/db/bottles/consistency'
+import { beliefFor } from '@/db/bottles/consistency'
+import { keepRecipe } from '@/db/bottles/edit'
+import { noteReading } from '@/db/bottles/readings'
 import { mixBottle, waterBottle, type Source, recipeOfContent } from '@/db/ledger'
 import { addEvent, beginMixing, endMixing, findMixing, type Mixing } from './mixings'
 import { studioFacts } from '@/db/people/studio'
@@ -118,24 +120,17 @@ async function bookGuided(tx: Tx, { id, plan, events }: GuidedMixing, vesselId: 
       ul: state.wateredUl,
       note: 'to consistency',
     })
-  const last = state.readings.at(-1)
-  if (!last) return
-  const key = (await curveKeys(tx, [vesselId])).get(vesselId)!
-  const titrationId = await startTitration(tx, vesselId, key)
-  const began = Date.now() - 1000 * state.readings.length
-  for (const [i, r] of state.readings.entries())
-    await writeReading(
-      tx,
-      titrationId,
-      derivedId(id, `reading ${i}`),
-      r.atUl / undilutedUl,
-      { levelTimeS: r.levelTimeS, sigma: r.sigma, tries: r.tries, how: r.how as 'stopwatch' },
-      new Date(began + 1000 * i),
-    )
-  const readW = last.atUl / undilutedUl
-  await tx.q(
-    'update bottle set level_time_s = $3, read_at = now(), read_w = $4, moved_at = now(), curve_b = $5 where studio_id = $1 and vessel_id = $2',
-    [tx.studioId, vesselId, last.levelTimeS, readW, plan.belief.b],
+  await noteReading(
+    tx,
+    vesselId,
+    state.readings.map((r, i) => ({
+      requestId: derivedId(id, `reading ${i}`),
+      w: r.atUl / undilutedUl,
+      levelTimeS: r.levelTimeS,
+      sigma: r.sigma,
+      tries: r.tries,
+      how: r.how,
+    })),
   )
 }
 
@@ -153,10 +148,5 @@ async function bookByEye(tx: Tx, { id, events }: EyeMixing, vesselId: string, de
     recipe: { paintParts: 0, paints: [], mediums: [], water: null },
     poured,
   })
-  if (!booked.replayed)
-    await tx.q('update bottle set recipe = $3 where studio_id = $1 and vessel_id = $2', [
-      tx.studioId,
-      vesselId,
-      JSON.stringify(await recipeOfContent(tx, vesselId)),
-    ])
+  if (!booked.replayed) await keepRecipe(tx, vesselId, await recipeOfContent(tx, vesselId))
 }

@@ -1,10 +1,11 @@
+import type { UnitSystem } from '@/core/quantity/parse'
 import { createHash, randomBytes } from 'node:crypto'
 import { hash, verify } from '@node-rs/argon2'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError, Invalid } from '@/core/errors'
-import { THINNER_FACTS, type Thinner } from '@/core/mix/thinners'
-import { pool } from '@/db/base/pool'
-import { withStudio, type Tx } from '@/db/base/withStudio'
+import { pool } from '../base/pool'
+import { withStudio } from '../base/withStudio'
+import { createStudio } from './newStudio'
 
 /** Accounts and sessions: the only tables that stand outside the studios. */
 
@@ -25,54 +26,6 @@ const tokenHash = (token: string) => createHash('sha256').update(token).digest('
 /** Hash of nothing anybody typed: spends the same time on an unknown address as on a known one. */
 let decoy: Promise<string> | undefined
 
-/** What a new studio can thin with. */
-const WATERS: readonly (readonly [string, Thinner])[] = [
-  ['Distilled water', 'distilled'],
-  ['Purified water', 'purified'],
-  ['Tap water', 'tap'],
-  ['Thinning mix 90 : 10', 'thinning mix'],
-]
-
-export interface NewStudio {
-  readonly studioId: string
-  readonly name: string
-  readonly currency?: string
-  readonly timeZone?: string
-  readonly units?: 'metric' | 'us'
-  readonly demo?: boolean
-}
-
-/** Makes a studio inside its own transaction: the row, its sinks, and water to thin with. */
-export async function createStudio(tx: Tx, studio: NewStudio): Promise<void> {
-  await tx.q(`insert into studio (studio_id, name, currency, time_zone, units, demo) values ($1, $2, $3, $4, $5, $6)`, [
-    tx.studioId,
-    studio.name,
-    studio.currency ?? 'EUR',
-    studio.timeZone ?? 'UTC',
-    studio.units ?? 'metric',
-    studio.demo ?? false,
-  ])
-  for (const [kind, label] of [
-    ['waste', 'Waste'],
-    ['air', 'Evaporated'],
-    ['out', 'Used without a plan'],
-  ])
-    await tx.q('insert into vessel (studio_id, id, kind, label) values ($1, $2, $3, $4)', [
-      tx.studioId,
-      uuidv7(),
-      kind,
-      label,
-    ])
-  for (const [name, kind] of WATERS) {
-    const facts = THINNER_FACTS[kind]
-    await tx.q(
-      `insert into material (studio_id, id, kind, name, thinner, density_g_per_ml, solids, water_share, container_ul, price_minor)
-       values ($1, $2, 'water', $3, $4, $5, $6, $7, 1000000, 0)`,
-      [tx.studioId, uuidv7(), name, kind, facts.densityGPerMl, facts.solids, facts.waterShare],
-    )
-  }
-}
-
 /**
  * Makes an account with a studio of its own.
  * @throws Invalid when the address has an account already
@@ -83,7 +36,7 @@ export async function signUp(input: {
   password: string
   studioName: string
   timeZone?: string
-  units?: 'metric' | 'us'
+  units?: UnitSystem
 }): Promise<Signed> {
   const accountId = uuidv7()
   const studioId = uuidv7()

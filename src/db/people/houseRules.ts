@@ -1,6 +1,7 @@
 import type { Band } from '@/core/consistency/levelTime'
 import { START_BANDS } from '@/core/consistency/levelTime'
-import type { HouseRules, SchoolLine } from '@/core/mix/houseRules'
+import type { HouseRules } from '@/core/mix/houseRules'
+import type { SchoolLine } from '@/core/mix/schools'
 import type { Body } from '@/core/paint/properties'
 import type { Tx } from '@/db/base/withStudio'
 

@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio } from '../../../tests/support/studio'
-import { undoMovement } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { findPlan } from '@/db/plans/read'
 import { pourPlan } from './pour'
@@ -93,7 +93,7 @@ describe('pouring a plan', () => {
     const [movement] = await studio.run((tx) =>
       tx.q<{ id: string }>(`select id from movement where studio_id = $1 and kind = 'pour'`, [tx.studioId]),
     )
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: movement!.id }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: movement!.id }))
     expect(await studio.holds(bottle)).toBe(60_000)
     expect(await pieces()).toEqual([{ fate: 'undone' }])
     expect((await studio.run((tx) => findPlan(tx, planId))).pouredAt).toBeNull()

@@ -1,8 +1,8 @@
 import { Conflict } from '@/core/errors'
-import { pour } from '@/db/ledger'
-import { findPlan } from '@/db/plans/read'
-import { takeSurfaces } from '@/db/surfaces/read'
-import type { Tx } from '@/db/base/withStudio'
+import { pour, type Follow } from '../ledger'
+import { lockPlan, markPoured, markUnpoured } from '../plans/write'
+import { takeSurfaces } from '../surfaces/write'
+import type { Tx } from '../base/withStudio'
 import type { PourInput } from './pourSchema'
 
 /**
@@ -12,8 +12,7 @@ import type { PourInput } from './pourSchema'
  */
 export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ pieceId: string }> {
   // One plan is poured once: whoever comes second waits here, and is told.
-  await tx.q('select 1 from plan where studio_id = $1 and id = $2 for update', [tx.studioId, input.planId])
-  const plan = await findPlan(tx, input.planId)
+  const plan = await lockPlan(tx, input.planId)
   const booked = await pour(tx, {
     requestId: input.requestId,
     vesselId: input.vesselId,
@@ -46,11 +45,19 @@ export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ p
       at ?? null,
     ],
   )
-  await tx.q('update plan set poured_at = coalesce($3, now()) where studio_id = $1 and id = $2', [
-    tx.studioId,
-    plan.id,
-    at ?? null,
-  ])
+  await markPoured(tx, plan.id, at)
   if (plan.surfaceStockId) await takeSurfaces(tx, plan.surfaceStockId, plan.surface.count, input.requestId, plan.title)
   return { pieceId: input.pieceId }
+}
+
+/** A pour that is undone leaves no piece on the wall, and its plan is to be poured again. */
+export const pourUndone: Follow = async (tx, { movementId }) => {
+  const undone = await tx.q<{ planId: string }>(
+    `update piece set fate = 'undone' where studio_id = $1 and movement_id = $2 returning plan_id as "planId"`,
+    [tx.studioId, movementId],
+  )
+  await markUnpoured(
+    tx,
+    undone.map((p) => p.planId),
+  )
 }

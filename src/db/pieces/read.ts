@@ -1,3 +1,4 @@
+import type { PhotoState } from '@/core/piece/fates'
 import { NotFound } from '@/core/errors'
 import type { Surface } from '@/core/surface/area'
 import type { Tx } from '@/db/base/withStudio'
@@ -24,7 +25,7 @@ export interface Piece {
   readonly revision: number
   /** What went in, bottle by bottle, most first. */
   readonly colours: readonly PieceColour[]
-  readonly photos: readonly { id: string; state: 'wet' | 'dry'; width: number; height: number; takenAt: string }[]
+  readonly photos: readonly { id: string; state: PhotoState; width: number; height: number; takenAt: string }[]
 }
 
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,

@@ -1,6 +1,7 @@
+import { PHOTO_STATES, CHOSEN_FATES } from '@/core/piece/fates'
 import { array, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
-import { FATES, FAULTS } from '@/core/result/faults'
+import { FAULTS } from '@/core/piece/faults'
 
 export const pieceSchema = object({
   id: idSchema,
@@ -21,18 +22,14 @@ export const pieceSchema = object({
   )
     .max(FAULTS.length)
     .default([]),
-  fate: string()
-    .oneOf([...FATES], 'Choose what becomes of it.')
-    .required(),
+  fate: string().oneOf(CHOSEN_FATES, 'Choose what becomes of it.').required(),
 })
 export type PieceInput = InferType<typeof pieceSchema>
 
 export const photoSchema = object({
   id: idSchema,
   pieceId: idSchema,
-  state: string()
-    .oneOf(['wet', 'dry'] as const)
-    .required(),
+  state: string().oneOf(PHOTO_STATES).required(),
 })
 export const removePhotoSchema = object({ id: idSchema })
 /** Largest photo taken in, bytes and pixels. */

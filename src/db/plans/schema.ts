@@ -1,6 +1,8 @@
+import { APART_USES } from '@/core/plan/amounts'
+import { SURFACE_SHAPES } from '@/core/surface/shelf'
 import { array, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { TECHNIQUES } from '@/core/technique/techniques'
 
 const mm = (what: string) =>
   number()
@@ -9,9 +11,7 @@ const mm = (what: string) =>
     .max(20_000, `${what} is more than 20 m. Check the unit.`)
 
 export const surfaceSchema = object({
-  shape: string()
-    .oneOf(['rectangle', 'round'] as const)
-    .required(),
+  shape: string().oneOf(SURFACE_SHAPES).required(),
   lengthMm: mm('The length').default(0),
   widthMm: mm('The width').default(0),
   diameterMm: mm('The diameter').default(0),
@@ -60,9 +60,7 @@ export const planSchema = object({
     .required(),
   apart: array(
     object({
-      use: string()
-        .oneOf(['base coat', 'slip coat', 'reserve'] as const)
-        .required(),
+      use: string().oneOf(APART_USES).required(),
       vesselId: idSchema,
       ul: number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.').required(),
     }),

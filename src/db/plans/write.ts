@@ -1,7 +1,8 @@
-import { Conflict, Invalid } from '@/core/errors'
+import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { planParts } from '@/core/plan/amounts'
 import { cupUl } from '@/core/surface/coverage'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
+import { findPlan, type PlanWithParts } from './read'
 import type { PlanInput } from './schema'
 import { coverageOf, surfaceOf } from './shapes'
 
@@ -51,4 +52,35 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
       parts.map((p) => p.ul),
     ],
   )
+}
+
+/** A plan, held for as long as the transaction lasts: one plan is poured once, and whoever comes second waits. @throws NotFound */
+export async function lockPlan(tx: Tx, id: string): Promise<PlanWithParts> {
+  await tx.q('select 1 from plan where studio_id = $1 and id = $2 for update', [tx.studioId, id])
+  return findPlan(tx, id)
+}
+
+/** Puts a plan away that will not be poured. @throws Conflict when it has been; NotFound */
+export async function dropPlan(tx: Tx, id: string): Promise<void> {
+  const [plan] = await tx.q<{ poured_at: string | null }>(
+    'select poured_at from plan where studio_id = $1 and id = $2 for update',
+    [tx.studioId, id],
+  )
+  if (!plan) throw new NotFound('plan')
+  if (plan.poured_at) throw new Conflict('This plan has been poured. Undo the pour first, if it did not happen.')
+  await tx.q('update plan set archived_at = now() where studio_id = $1 and id = $2', [tx.studioId, id])
+}
+
+/** Notes when a plan was poured. */
+export async function markPoured(tx: Tx, id: string, at: Date | undefined): Promise<void> {
+  await tx.q('update plan set poured_at = coalesce($3, now()) where studio_id = $1 and id = $2', [
+    tx.studioId,
+    id,
+    at ?? null,
+  ])
+}
+
+/** Plans are to be poured again. */
+export async function markUnpoured(tx: Tx, ids: readonly string[]): Promise<void> {
+  await tx.q('update plan set poured_at = null where studio_id = $1 and id = any ($2)', [tx.studioId, ids])
 }

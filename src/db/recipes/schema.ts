@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { TECHNIQUES } from '@/core/technique/techniques'
 import { MEDIUM_KINDS, ROLES, BODIES } from '@/core/paint/properties'
 import { idSchema } from '@/db/base/idSchema'
 
@@ -20,9 +20,7 @@ export const recipeBodySchema = object({
   steps: array(string().trim().max(300, 'A step is longer than 300 characters. Split it.').required())
     .max(12, 'Twelve steps are the most.')
     .required(),
-  role: string()
-    .oneOf([...ROLES])
-    .default('pour'),
+  role: string().oneOf(ROLES).default('pour'),
   technique: techniqueKey,
 })
 export type RecipeBody = InferType<typeof recipeBodySchema>
@@ -46,9 +44,7 @@ const part = number()
 const ratio = object({ medium: part, paint: part.moreThan(0, 'There is no paint in that ratio. Type at least 1.') })
 
 export const bodyRatioSchema = object({
-  body: string()
-    .oneOf([...BODIES])
-    .required(),
+  body: string().oneOf(BODIES).required(),
   ratio: ratio.nullable().default(null),
 })
 export const paintRatioSchema = object({

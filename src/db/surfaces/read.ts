@@ -1,4 +1,4 @@
-import { v7 as uuidv7 } from 'uuid'
+import type { SurfaceGrade, SurfaceShape } from '@/core/surface/shelf'
 import type { Tx } from '@/db/base/withStudio'
 
 /** A kind of surface on the shelf, with how many there are and what one cost. */
@@ -6,12 +6,12 @@ export interface StockedSurface {
   readonly id: string
   readonly kind: string
   readonly name: string
-  readonly shape: 'rectangle' | 'round'
+  readonly shape: SurfaceShape
   readonly lengthMm: number
   readonly widthMm: number
   readonly diameterMm: number
   readonly edgeMm: number
-  readonly grade: 'practice' | 'sale'
+  readonly grade: SurfaceGrade
   readonly onHand: number
   /** Mean price of one over all priced packs, minor units; null where no pack had a price. */
   readonly eachMinor: number | null
@@ -28,16 +28,5 @@ export function listSurfaces(tx: Tx): Promise<StockedSurface[]> {
      where s.studio_id = $1 and s.archived_at is null
      group by s.studio_id, s.id order by 10 desc, s.name`,
     [tx.studioId],
-  )
-}
-
-/** Books out what a pour used, as far as the shelf holds it: a pour is never refused for a miscounted shelf. */
-export async function takeSurfaces(tx: Tx, id: string, count: number, requestId: string, title: string): Promise<void> {
-  await tx.q(
-    `insert into surface_move (studio_id, id, request_id, surface_id, count, by, note)
-     select $1, $2, $3, $4, -least($5::int, sum(count)::int), $6, left('poured: ' || $7, 400)
-     from surface_move where studio_id = $1 and surface_id = $4 having sum(count) > 0
-     on conflict (studio_id, request_id) do nothing`,
-    [tx.studioId, uuidv7(), requestId, id, count, tx.accountId, title],
   )
 }

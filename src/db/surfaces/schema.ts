@@ -1,3 +1,4 @@
+import { SURFACE_SHAPES } from '@/core/surface/shelf'
 import { number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 import { priceMinor } from '@/db/materials/schema'
@@ -25,23 +26,17 @@ const mm = (what: string) =>
 /** A kind of surface on the shelf. A vase is kept by its height and girth as a rectangle. */
 export const surfaceSchema = object({
   id: idSchema,
-  kind: string()
-    .oneOf([...SURFACE_KINDS], 'Choose what kind of surface it is.')
-    .required(),
+  kind: string().oneOf(SURFACE_KINDS, 'Choose what kind of surface it is.').required(),
   name: string()
     .trim()
     .max(120, 'The name is longer than 120 characters. Shorten it.')
     .required('Give the surface a name.'),
-  shape: string()
-    .oneOf(['rectangle', 'round'] as const)
-    .required(),
+  shape: string().oneOf(SURFACE_SHAPES).required(),
   lengthMm: mm('The length'),
   widthMm: mm('The width'),
   diameterMm: mm('The diameter'),
   edgeMm: mm('The edge depth'),
-  grade: string()
-    .oneOf([...GRADES], 'Choose practice or sale.')
-    .required(),
+  grade: string().oneOf(GRADES, 'Choose practice or sale.').required(),
 })
 export const moveSchema = object({
   requestId: idSchema,

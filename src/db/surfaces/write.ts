@@ -1,6 +1,7 @@
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { v7 as uuidv7 } from 'uuid'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
+import type { Follow } from '../ledger'
 import type { MoveInput, SurfaceInput } from './schema'
 
 /** Keeps a kind of surface; the same id again changes it. @throws Invalid when it has no size */
@@ -51,4 +52,26 @@ export async function putSurfaceAway(tx: Tx, id: string): Promise<void> {
     [tx.studioId, id],
   )
   if (done.length === 0) throw new NotFound('surface')
+}
+
+/** Books out what a pour used, as far as the shelf holds it: a pour is never refused for a miscounted shelf. */
+export async function takeSurfaces(tx: Tx, id: string, count: number, requestId: string, title: string): Promise<void> {
+  await tx.q(
+    `insert into surface_move (studio_id, id, request_id, surface_id, count, by, note)
+     select $1, $2, $3, $4, -least($5::int, sum(count)::int), $6, left('poured: ' || $7, 400)
+     from surface_move where studio_id = $1 and surface_id = $4 having sum(count) > 0
+     on conflict (studio_id, request_id) do nothing`,
+    [tx.studioId, uuidv7(), requestId, id, count, tx.accountId, title],
+  )
+}
+
+/** What a pour took off the shelf goes back when it is undone. */
+export const surfacesReturned: Follow = async (tx, { movementId, requestId }) => {
+  await tx.q(
+    `insert into surface_move (studio_id, id, request_id, surface_id, count, by, note)
+     select $1, $3, $4, s.surface_id, -s.count, $5, 'pour undone'
+     from surface_move s join movement m on m.studio_id = s.studio_id and m.request_id = s.request_id
+     where s.studio_id = $1 and m.id = $2 on conflict (studio_id, request_id) do nothing`,
+    [tx.studioId, movementId, uuidv7(), requestId, tx.accountId],
+  )
 }

@@ -1,7 +1,8 @@
 'use client'
 
 import { useMemo, useState } from 'react'
-import { schoolsOf, type School } from '@/core/mix/houseRules'
+import { schoolsOf } from '@/core/mix/houseRules'
+import type { School } from '@/core/mix/schools'
 import { type WaterSchool } from '@/core/mix/waterLimit'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { type UnitSystem } from '@/core/quantity/parse'

@@ -4,7 +4,7 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { techniqueOf, TECHNIQUES, USUAL_TECHNIQUE } from '@/core/technique/techniques'
 import { LOOKS, wantedBand, type Look } from '@/core/consistency/wanted'
 import type { Role } from '@/core/paint/properties'
 import type { UnitSystem } from '@/core/quantity/parse'
@@ -28,7 +28,7 @@ export function GuidePanel({
   start: BenchStart
   units: UnitSystem
 }) {
-  const [technique, setTechnique] = useState(start.technique ?? 'straight')
+  const [technique, setTechnique] = useState(start.technique ?? USUAL_TECHNIQUE)
   const [look, setLook] = useState<Look>('as usual')
   const [cup, setCup] = useState('')
   const [role] = useState<Role>(start.role)
@@ -36,12 +36,14 @@ export function GuidePanel({
   const [id] = useState(() => uuidv7())
   const { send, pending, refusal } = useSend<{ id: string }>()
   const router = useRouter()
-  const bandS = wantedBand(technique, look, role)
+  const meantFor = techniqueOf(technique)
+  const bandS = meantFor && wantedBand(meantFor, look, role)
   const begin = () => {
     const size = readVolume(cup, units)
     if (size.error || view.problems.length) return setUnreadable(size.error ?? view.problems[0])
     if (!view.recipe || view.lines.length === 0) return setUnreadable('Choose a paint or a medium, and a total, first.')
     setUnreadable(undefined)
+    if (!bandS) return setUnreadable('Choose what it is thinned for first.')
     const { paints, paintParts, mediums, water } = view.recipe
     const input = {
       id,
@@ -99,9 +101,11 @@ export function GuidePanel({
           <Input value={cup} placeholder="not given" onChange={(e) => setCup(e.target.value)} />
         </label>
       </div>
-      <p className="muted">
-        Should be flat in {bandS[0]}–{bandS[1]} s.
-      </p>
+      {bandS ? (
+        <p className="muted">
+          Should be flat in {bandS[0]}–{bandS[1]} s.
+        </p>
+      ) : null}
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
       <div className="row" style={{ marginTop: 8 }}>
         <Button type="primary" size="large" className="grow" loading={pending} onClick={begin}>

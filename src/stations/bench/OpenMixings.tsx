@@ -1,5 +1,6 @@
 'use client'
 
+import type { MixingKind } from '@/core/mix/mixingKinds'
 import Link from 'next/link'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
@@ -7,7 +8,7 @@ import { putAsideAction } from './guide/actions'
 
 export interface OpenMixing {
   readonly id: string
-  readonly kind: 'guided' | 'by eye'
+  readonly kind: MixingKind
   readonly label: string
   readonly createdAt: string
   readonly steps: number

@@ -1,7 +1,8 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { applySchool, type School } from '@/core/mix/houseRules'
+import { applySchool } from '@/core/mix/houseRules'
+import type { School } from '@/core/mix/schools'
 import { THINNER_FACTS } from '@/core/mix/thinners'
 import { type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'

@@ -1,6 +1,6 @@
 'use client'
 
-import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
+import { WATER_RULES } from '@/core/mix/waterLimit'
 import { formatMl } from '@/core/quantity/format'
 import { Notice } from '@/ui/frame/Notice'
 import { type MixView } from './mixDraft'
@@ -14,7 +14,7 @@ export function WaterMeter({ view }: { view: MixView }) {
   return (
     <div style={{ marginTop: 18 }}>
       <h3>{byBinder ? 'Binder' : 'Water'}</h3>
-      <div className="meter" title={`${WATER_SCHOOLS[water.school].name}; ${water.source}`}>
+      <div className="meter" title={`${WATER_RULES[water.school].name}; ${water.source}`}>
         <i style={{ width: at(Math.min(water.value, span)) }} />
         <b style={{ left: at(water.limit) }} />
       </div>

@@ -4,7 +4,7 @@ import { Button, Form, Input, Select } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
-import { WATER_SCHOOLS, type WaterSchool } from '@/core/mix/waterLimit'
+import { WATER_RULES, WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { BODIES, BODY_WORDS } from '@/core/paint/properties'
 import type { StudioFacts } from '@/db/people/studio'
 import { Notice } from '@/ui/frame/Notice'
@@ -48,9 +48,9 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
         </div>
         <Form.Item name="waterSchool" label="How much water is too much">
           <Select
-            options={(Object.keys(WATER_SCHOOLS) as WaterSchool[]).map((k) => ({
+            options={WATER_SCHOOLS.map((k) => ({
               value: k,
-              label: WATER_SCHOOLS[k].name,
+              label: WATER_RULES[k].name,
             }))}
           />
         </Form.Item>

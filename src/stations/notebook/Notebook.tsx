@@ -1,6 +1,6 @@
 import type { JournalEntry } from '@/db/ledger'
 import type { StudioFacts } from '@/db/people/studio'
-import { undoAction } from '@/server/undo'
+import { undoAction } from '@/server/undoAction'
 import { JournalTable } from '@/ui/tables/JournalTable'
 import { EmptyState } from '@/ui/frame/Notice'
 import { HouseRules } from './HouseRules'

@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
-import { discard, pour, undoMovement } from '@/db/ledger'
+import { discard, pour } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { pouredByMonth } from './queries'
 
@@ -21,7 +22,7 @@ it('sums what was poured and thrown away by month, without what was undone', asy
   await take(20_000, at)
   const slip = await take(30_000, at)
   await take(5_000, new Date(at.getTime() - 400 * 86_400_000))
-  await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId: slip.movementId }))
+  await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: slip.movementId }))
   await studio.run((tx) => discard(tx, { requestId: uuidv7(), vesselId: lump, at }))
   expect(await studio.run(pouredByMonth)).toEqual([{ month, pouredUl: 30_000, wastedUl: 7_000 }])
 })

@@ -1,3 +1,5 @@
+import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
+import { UNIT_SYSTEMS } from '@/core/quantity/parse'
 import { object, string } from 'yup'
 
 export const rulesSchema = object({
@@ -5,12 +7,8 @@ export const rulesSchema = object({
     .trim()
     .max(120, 'The name is longer than 120 characters. Shorten it.')
     .required('Give the studio a name.'),
-  units: string()
-    .oneOf(['metric', 'us'] as const)
-    .required(),
-  waterSchool: string()
-    .oneOf(['paint-30', 'thinned-40', 'share', 'binder'] as const)
-    .required(),
+  units: string().oneOf(UNIT_SYSTEMS).required(),
+  waterSchool: string().oneOf(WATER_SCHOOLS).required(),
   currency: string()
     .uppercase()
     .matches(/^[A-Z]{3}$/, 'A currency has three letters, like EUR.')

@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server'
 import { hexToLab } from '@/core/colour/lab'
 import { EFFECTS, EFFECTS_BY_KIND } from '@/core/mix/mediumEffects'
-import { alike } from '@/core/paint/likeness'
+import { alike } from '@/core/colour/likeness'
 import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import { PaintSheet } from './card/PaintSheet'
 import { PigmentTable } from './card/PigmentTable'

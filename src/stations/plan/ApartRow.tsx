@@ -3,10 +3,10 @@
 import { Input } from 'antd'
 import { areas, type Surface } from '@/core/surface/area'
 import { LAYER_WET_MM, layerUl } from '@/core/surface/coverage'
-import { suitsAsBase } from '@/core/vessel/combined'
+import { suitsAsBase } from '@/core/vessel/suitsAsBase'
 import { formatMl } from '@/core/quantity/format'
 import { Chip } from '@/ui/pictures/Drawdown'
-import { type Apart } from './planDraft'
+import type { ApartUse } from '@/core/plan/amounts'
 import { BottleSelect } from './BottleSelect'
 import type { PricedBottle } from './pricedBottle'
 
@@ -19,7 +19,7 @@ export function ApartRow({
   pourHex,
   onChange,
 }: {
-  use: Apart
+  use: ApartUse
   value: { vesselId: string; amount: string }
   bottles: PricedBottle[]
   surface: Surface | undefined

@@ -6,13 +6,13 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { offsText } from '@/core/colour/sureWords'
-import { technique as techniqueOf } from '@/core/consistency/techniques'
-import { needs } from '@/core/plan/amounts'
+import { techniqueOf } from '@/core/technique/techniques'
+import { needs, APART_USES } from '@/core/plan/amounts'
 import { wordsOnPlan, type MakersWord } from '@/core/plan/makersWord'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { type UnitSystem } from '@/core/quantity/parse'
-import { meanColour } from '@/core/vessel/combined'
+import { meanColour } from '@/core/colour/meanColour'
 import type { PlanWithParts } from '@/db/plans/read'
 import type { StockedSurface } from '@/db/surfaces/read'
 import { Cup } from '@/ui/pictures/Cup'
@@ -20,7 +20,7 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { dropPlanAction, savePlanAction } from './actions'
-import { APART, readAll, startFields, type Fields } from './planDraft'
+import { readAll, startFields, type Fields } from './planDraft'
 import { SurfacePanel } from './SurfacePanel'
 import { ApartRow } from './ApartRow'
 import { BottleSelect } from './BottleSelect'
@@ -74,7 +74,7 @@ export function PlanEditor({
     }))
   const offs = offsText(f.cup.flatMap((r) => byId.get(r.vesselId) ?? []))
   const pourHex = meanColour(layers.map((l) => ({ hex: l.hex, amount: l.ul })))
-  const wanted = techniqueOf(f.technique).levelTimeS
+  const wanted = techniqueOf(f.technique)?.levelTimeS
   const poured = Boolean(plan?.pouredAt)
   const save = (then: (id: string) => void) => {
     setTried(true)
@@ -188,7 +188,7 @@ export function PlanEditor({
           </section>
           <section className="panel" aria-label="Apart from the cup">
             <h2>Apart from the cup</h2>
-            {APART.map((use) => (
+            {APART_USES.map((use) => (
               <ApartRow
                 key={use}
                 use={use}
@@ -249,8 +249,8 @@ export function PlanEditor({
             </dd>
           </dl>
           <p className="muted" style={{ marginTop: 10 }}>
-            Wanted for this technique: level again in {wanted[0]} – {wanted[1]} s. Check each bottle before pouring;
-            mixes thicken.
+            {wanted ? `Wanted for this technique: level again in ${wanted[0]} – ${wanted[1]} s. ` : ''}Check each bottle
+            before pouring; mixes thicken.
           </p>
           <label className="field">
             <span>Notes</span>

@@ -1,7 +1,7 @@
 'use client'
 
 import { Input, InputNumber, Segmented, Select } from 'antd'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { TECHNIQUES } from '@/core/technique/techniques'
 import { type UnitSystem } from '@/core/quantity/parse'
 import { COVERAGE_SOURCE } from '@/core/surface/coverage'
 import { Notice } from '@/ui/frame/Notice'

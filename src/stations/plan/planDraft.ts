@@ -1,5 +1,6 @@
+import { APART_USES, type ApartUse, planParts, type PlanPart } from '@/core/plan/amounts'
+import type { SurfaceShape } from '@/core/surface/shelf'
 import { FikaError, Invalid } from '@/core/errors'
-import { planParts, type PlanPart } from '@/core/plan/amounts'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseAmount, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
@@ -12,13 +13,10 @@ import type { StockedSurface } from '@/db/surfaces/read'
 import { coverageOf, surfaceOf } from '@/db/plans/shapes'
 import type { PlanInput } from '@/db/plans/schema'
 
-export const APART = ['base coat', 'slip coat', 'reserve'] as const
-export type Apart = (typeof APART)[number]
-
 export interface Fields {
   title: string
   technique: string
-  shape: 'rectangle' | 'round'
+  shape: SurfaceShape
   size: string
   edge: string
   count: number
@@ -29,7 +27,7 @@ export interface Fields {
   /** Kind of surface on the shelf, or ''. */
   surfaceStockId: string
   cup: { vesselId: string; parts: string }[]
-  apart: Record<Apart, { vesselId: string; amount: string }>
+  apart: Record<ApartUse, { vesselId: string; amount: string }>
   notes: string
 }
 
@@ -121,7 +119,7 @@ function read(id: string, f: Fields, units: UnitSystem): PlanInput {
     cup: f.cup
       .filter((c) => c.vesselId)
       .map((c) => ({ vesselId: c.vesselId, parts: c.parts.trim() ? number(c.parts, 'a share') : 0 })),
-    apart: APART.filter((use) => f.apart[use].vesselId && f.apart[use].amount.trim()).map((use) => ({
+    apart: APART_USES.filter((use) => f.apart[use].vesselId && f.apart[use].amount.trim()).map((use) => ({
       use,
       vesselId: f.apart[use].vesselId,
       ul: parseVolumeUl(f.apart[use].amount, units),

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { offsText } from '@/core/colour/sureWords'
-import { technique } from '@/core/consistency/techniques'
+import { techniqueName, techniqueOf } from '@/core/technique/techniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { factsFromTexts, needsOf, type RackFacts } from '@/core/vessel/needs'
@@ -51,7 +51,7 @@ export function PourSheet({
   plan.parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.ul ?? 0)))
   const lack = (vesselId: string) => Math.max(0, (wants.get(vesselId) ?? 0) - (byId.get(vesselId)?.ul ?? 0))
   const unreadable = reads.find((r) => r.error)?.error
-  const wanted = technique(plan.technique).levelTimeS
+  const wanted = techniqueOf(plan.technique)?.levelTimeS
   const book = (findRest = false) =>
     send(
       (requestId) =>
@@ -70,7 +70,7 @@ export function PourSheet({
     <>
       <div className="head">
         <h1>
-          {plan.title} <span className="sub">{technique(plan.technique).name}</span>
+          {plan.title} <span className="sub">{techniqueName(plan.technique)}</span>
         </h1>
         <Link className="go second" href={`/plan/${plan.id}`}>
           Change the plan
@@ -177,8 +177,8 @@ export function PourSheet({
               </p>
             ))}
             <p className="muted" style={{ margin: '10px 0 0' }}>
-              The ribbon wants to be level again in {wanted[0]} – {wanted[1]} s. Thicker by now: water by drops, stir,
-              look again.
+              {wanted ? `The ribbon wants to be level again in ${wanted[0]} – ${wanted[1]} s. ` : ''}Thicker by now:
+              water by drops, stir, look again.
             </p>
           </section>
           <Notice kind="warning">

@@ -3,7 +3,7 @@
 import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { TECHNIQUES } from '@/core/technique/techniques'
 import type { WaterVerdict } from '@/core/mix/waterLimit'
 import { ROLES } from '@/core/paint/properties'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'

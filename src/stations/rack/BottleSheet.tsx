@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { techniqueName } from '@/core/technique/techniques'
 import { bandOf, type Band } from '@/core/consistency/levelTime'
 import { costOf } from '@/core/purchase/cost'
 import { formatMoney } from '@/core/quantity/money'
@@ -10,7 +10,7 @@ import { shortCode } from '@/core/vessel/shortCode'
 import type { BottleFull, LotPortion } from '@/db/bottles/read'
 import type { JournalEntry } from '@/db/ledger'
 import type { StudioFacts } from '@/db/people/studio'
-import { undoAction } from '@/server/undo'
+import { undoAction } from '@/server/undoAction'
 import { BottleGlyph } from '@/ui/pictures/BottleGlyph'
 import { ago, day, dayAndTime } from '@/ui/tables/dates'
 import { JournalTable } from '@/ui/tables/JournalTable'
@@ -126,7 +126,7 @@ export function BottleSheet({
               <dd>
                 <b style={{ letterSpacing: '0.06em' }}>{shortCode(bottle.code)}</b>
                 {bottle.palette ? ` · palette ${bottle.palette}` : ''}
-                {bottle.technique ? ` · ${TECHNIQUES.find((t) => t.key === bottle.technique)?.name ?? ''}` : ''}
+                {bottle.technique ? ` · ${techniqueName(bottle.technique)}` : ''}
               </dd>
             </dl>
           </div>

@@ -7,7 +7,7 @@ import type { Grouping } from '@/core/vessel/shelves'
 import { SearchBox } from '@/ui/frame/SearchBox'
 import { useAddressFilter } from '@/ui/hooks/useAddressFilter'
 import type { FoundRack } from './find'
-import { rackFilterSchema, type RackFilterInput } from './schema'
+import { rackFilterSchema, type RackFilterInput } from './filter'
 
 const BY: readonly { value: Grouping; label: string }[] = [
   { value: 'none', label: 'one row' },

@@ -9,7 +9,7 @@ import type { FoundRack } from './find'
 import { RackFilters } from './RackFilters'
 import { RackNav } from './RackNav'
 import { RackShelves } from './RackShelves'
-import { rackAddress, type RackFilterInput } from './schema'
+import { rackAddress, type RackFilterInput } from './filter'
 
 /** The rack: bottles on shelves as the maker likes them, each with its level, colour, rest and age, and what it needs. */
 export function Shelf({ found, filter, now }: { found: FoundRack; filter: RackFilterInput; now: number }) {

@@ -1,10 +1,11 @@
 'use server'
 
 import type { Answer } from '@/core/answer'
-import { Invalid, NotFound } from '@/core/errors'
+import { Invalid } from '@/core/errors'
 import { readShortCode } from '@/core/vessel/shortCode'
 import { bottleByCode } from '@/db/bottles/read'
-import { discard, mergeBottles, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
+import { discard, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
+import { editBottle, noteShaken, pourTogether } from '@/db/bottles/edit'
 import { bookWeights, dropWeight, nameLoss, takeWeight } from '@/db/bottles/stocktake'
 import { change } from '@/server/change'
 import { perform } from '@/server/perform'
@@ -24,13 +25,13 @@ import {
   takeOutSchema,
   weighInSchema,
   weightSchema,
-} from './schema'
+} from '@/db/bottles/schema'
 
 export const takeOutAction = async (input: unknown) => change('/', takeOutSchema, input, takeOut)
 export const weighInAction = async (input: unknown) => change('/', weighInSchema, input, weighInBottle)
 export const discardAction = async (input: unknown) => change('/', discardSchema, input, discard)
 export const splitAction = async (input: unknown) => change('/', splitSchema, input, splitBottle)
-export const mergeAction = async (input: unknown) => change('/', mergeSchema, input, mergeBottles)
+export const mergeAction = async (input: unknown) => change('/', mergeSchema, input, pourTogether)
 export const addWaterAction = async (input: unknown) => change('/', addWaterSchema, input, waterBottle)
 
 /** Brings a bottle to a volume in its own ratio. */
@@ -42,14 +43,7 @@ export const extendAction = async (input: unknown) =>
 
 /** Notes that a bottle was shaken and strained. */
 export const shakenAction = async (input: unknown) =>
-  change('/', shakenSchema, input, async (tx, { vesselId }) => {
-    const done = await tx.q('update bottle set moved_at = now() where studio_id = $1 and vessel_id = $2 returning 1', [
-      tx.studioId,
-      vesselId,
-    ])
-    if (done.length === 0) throw new NotFound('bottle')
-    tx.touched.add('rack')
-  })
+  change('/', shakenSchema, input, (tx, { vesselId }) => noteShaken(tx, vesselId))
 
 /** Keeps what a bottle weighs until the stocktake is booked. */
 export const takeWeightAction = async (input: unknown) => perform(weightSchema, input, takeWeight)
@@ -75,14 +69,5 @@ export async function findByCodeAction(input: unknown): Promise<Answer<{ id: str
   })
 }
 
-/** Changes a bottle's name, role, palette and notes; what is in it is the ledger's. */
-export const editBottleAction = async (input: unknown) =>
-  change('/', editBottleSchema, input, async (tx, { vesselId, label, role, palette, technique, notes }) => {
-    const found = await tx.q(
-      'update bottle set role = $3, notes = $4, palette = $5, technique = $6, is_reference = is_reference and palette = $5 where studio_id = $1 and vessel_id = $2 returning 1',
-      [tx.studioId, vesselId, role, notes, palette, technique],
-    )
-    if (found.length === 0) throw new NotFound('bottle')
-    await tx.q('update vessel set label = $3 where studio_id = $1 and id = $2', [tx.studioId, vesselId, label])
-    tx.touched.add('rack')
-  })
+/** Changes a bottle's name, role, palette and notes. */
+export const editBottleAction = async (input: unknown) => change('/', editBottleSchema, input, editBottle)

@@ -1,13 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { START_BANDS } from '@/core/consistency/levelTime'
 import { bottlesInUse } from '@/db/bottles/read'
-import { discard, takeOut, undoMovement } from '@/db/ledger'
+import { discard, takeOut } from '@/db/ledger'
+import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { rackBottles, type RackBottle } from '@/db/bottles/rack'
 import { waterVerdicts } from '@/db/bottles/waterRoom'
 import { makeStudio } from '../../../tests/support/studio'
 import { alertsOf, datesOf, findBottles, RACK_CHUNK, sortRack, tooThick } from './find'
-import { rackAddress, rackFilterSchema, readRackFilter, type RackFilterInput } from './schema'
+import { rackAddress, rackFilterSchema, readRackFilter, type RackFilterInput } from './filter'
 
 afterAll(endPool)
 
@@ -91,7 +92,7 @@ describe('the rack, from the database', () => {
     const { movementId } = await take(59_999)
     expect(await labels({})).not.toContain('Amber')
     expect(await labels({ show: 'empty' })).toEqual(['Amber'])
-    await studio.run((tx) => undoMovement(tx, { requestId: uuidv7(), movementId }))
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId }))
     expect(await labels({})).toContain('Amber')
     expect(await labels({ show: 'empty' })).toEqual([])
   })

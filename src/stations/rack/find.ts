@@ -1,7 +1,7 @@
 import type { Band } from '@/core/consistency/levelTime'
 import { hexToLab } from '@/core/colour/lab'
 import { fold } from '@/core/paint/fold'
-import { hueOrder } from '@/core/paint/hueFamily'
+import { hueOrder } from '@/core/colour/hueFamily'
 import { isPressing, needsOf, type Need, type NeedKind } from '@/core/vessel/needs'
 import { shelves, type Grouping } from '@/core/vessel/shelves'
 import { sinceRead } from '@/core/vessel/thickening'
@@ -9,7 +9,7 @@ import { houseRules } from '@/db/people/houseRules'
 import { rackBottles, type RackBottle } from '@/db/bottles/rack'
 import type { Tx } from '@/db/base/withStudio'
 import { dayAndTime } from '@/ui/tables/dates'
-import type { RackFilterInput } from './schema'
+import type { RackFilterInput } from './filter'
 
 /** A bottle on a shelf: what is drawn of it, and what it needs. */
 export interface ShelfBottle extends Pick<

@@ -1,16 +1,17 @@
 'use client'
 
+import { type PhotoState, CHOSEN_FATES } from '@/core/piece/fates'
 import { Button, Checkbox, Form, Input, Rate, Select } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { technique } from '@/core/consistency/techniques'
+import { techniqueName } from '@/core/technique/techniques'
 import { costOf } from '@/core/purchase/cost'
 import { formatVolume } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { formatSize } from '@/core/quantity/size'
-import { FATES, FAULTS } from '@/core/result/faults'
+import { FAULTS } from '@/core/piece/faults'
 import type { LotPortion } from '@/db/bottles/read'
 import type { StudioFacts } from '@/db/people/studio'
 import { day } from '@/ui/tables/dates'
@@ -79,7 +80,7 @@ export function PieceSheet({
         <section className="panel" aria-label="Result">
           <dl className="facts" style={{ marginBottom: 16 }}>
             <dt>Technique</dt>
-            <dd>{technique(piece.technique).name}</dd>
+            <dd>{techniqueName(piece.technique)}</dd>
             <dt>Surface</dt>
             <dd>
               {size}
@@ -131,7 +132,10 @@ export function PieceSheet({
                 <Rate character="●" style={{ color: 'var(--ink)', fontSize: 28 }} />
               </Form.Item>
               <Form.Item name="fate" label="What becomes of it">
-                <Select options={FATES.map((f) => ({ value: f, label: f }))} disabled={piece.fate === 'undone'} />
+                <Select
+                  options={CHOSEN_FATES.map((f) => ({ value: f, label: f }))}
+                  disabled={piece.fate === 'undone'}
+                />
               </Form.Item>
             </div>
             <Form.Item name="faults" label="Faults">
@@ -164,7 +168,7 @@ export function PieceSheet({
 
 function Photos({ piece, zone }: { piece: Piece; zone: string }) {
   const { send, pending, refusal } = useSend<null>()
-  const [state, setState] = useState<'wet' | 'dry'>(piece.photos.length ? 'dry' : 'wet')
+  const [state, setState] = useState<PhotoState>(piece.photos.length ? 'dry' : 'wet')
   const input = useRef<HTMLInputElement>(null)
   const router = useRouter()
   const upload = (file: File) => {
@@ -226,7 +230,7 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
         <Select
           aria-label="Wet or dry"
           value={state}
-          onChange={(v: 'wet' | 'dry') => setState(v)}
+          onChange={(v: PhotoState) => setState(v)}
           style={{ width: 100 }}
           options={[
             { value: 'wet', label: 'wet' },

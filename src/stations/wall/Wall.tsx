@@ -1,6 +1,6 @@
 import Link from 'next/link'
-import { technique } from '@/core/consistency/techniques'
-import { FAULTS } from '@/core/result/faults'
+import { techniqueName } from '@/core/technique/techniques'
+import { FAULTS } from '@/core/piece/faults'
 import { day } from '@/ui/tables/dates'
 import { EmptyState } from '@/ui/frame/Notice'
 import { PiecePicture } from './PiecePicture'
@@ -36,7 +36,7 @@ export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
                 </div>
                 <b style={{ display: 'block', marginTop: 10, fontSize: '1.05rem' }}>{p.title}</b>
                 <span className="muted">
-                  {day(p.pouredAt, zone)} · {technique(p.technique).name}
+                  {day(p.pouredAt, zone)} · {techniqueName(p.technique)}
                 </span>
                 <span style={{ display: 'block' }}>
                   {p.rating ? (

@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { technique } from '@/core/consistency/techniques'
+import { techniqueName } from '@/core/technique/techniques'
 import { formatMl } from '@/core/quantity/format'
 import type { PlanWithParts } from '@/db/plans/read'
 import { day } from './dates'
@@ -41,7 +41,7 @@ export function PlanList({ plans, zone, to }: { plans: PlanWithParts[]; zone: st
                 />
                 <b style={{ display: 'block', fontSize: '1.1rem', marginTop: 8 }}>{p.title}</b>
                 <span className="muted">
-                  {technique(p.technique).name} · {formatMl(p.cupUl)} in the cup
+                  {techniqueName(p.technique)} · {formatMl(p.cupUl)} in the cup
                 </span>
                 <span className="muted" style={{ display: 'block' }}>
                   {p.pouredAt ? `poured ${day(p.pouredAt, zone)}` : <b>to pour</b>}

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { findBottles } from '@/stations/rack/find'
-import { readRackFilter } from '@/stations/rack/schema'
+import { readRackFilter } from '@/stations/rack/filter'
 import { Shelf } from '@/stations/rack/Shelf'
 import { firstValues, type Search } from '@/ui/frame/search'
 

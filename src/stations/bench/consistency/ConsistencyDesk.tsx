@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { START_AGEING } from '@/core/consistency/ageing'
 import { forecast } from '@/core/consistency/dilution'
 import { undiluted } from '@/core/consistency/reference'
-import { TECHNIQUES } from '@/core/consistency/techniques'
+import { techniqueOf, TECHNIQUES, USUAL_TECHNIQUE } from '@/core/technique/techniques'
 import { LOOKS, wantedBand, type Look } from '@/core/consistency/wanted'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { formatMl, formatSmall } from '@/core/quantity/format'
@@ -46,7 +46,8 @@ export function ConsistencyDesk({
   const strip = bottles
     .filter((b) => (shown ? b.palette === shown : b.id === chosen || b.levelTimeS !== null))
     .slice(0, 14)
-  const key = technique ?? bottle?.technique ?? 'straight'
+  const key = technique ?? bottle?.technique ?? USUAL_TECHNIQUE
+  const meantFor = techniqueOf(key)
   return (
     <BenchProviders>
       <div className="head">
@@ -93,14 +94,18 @@ export function ConsistencyDesk({
               options={data.waters.map((w) => ({ value: w.id, label: w.name }))}
             />
           </div>
-          <Reading
-            key={bottle.id}
-            bottle={bottle}
-            data={data}
-            bandS={wantedBand(key, look, bottle.role)}
-            waterId={waterId}
-            now={now}
-          />
+          {meantFor ? (
+            <Reading
+              key={bottle.id}
+              bottle={bottle}
+              data={data}
+              bandS={wantedBand(meantFor, look, bottle.role)}
+              waterId={waterId}
+              now={now}
+            />
+          ) : (
+            <Notice>Choose what it is thinned for, and the water it wants is worked out.</Notice>
+          )}
           <section className="panel" style={{ marginTop: 20 }} aria-label="Side by side">
             <div className="head" style={{ marginBottom: 10 }}>
               <h2 style={{ margin: 0 }}>Beside one another</h2>

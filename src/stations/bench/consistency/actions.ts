@@ -1,8 +1,8 @@
 'use server'
 
 import { BY_EYE_SIGMA } from '@/core/consistency/reference'
-import { NotFound } from '@/core/errors'
-import { readBottle } from '@/db/bottles/consistency'
+import { makeReference } from '@/db/bottles/edit'
+import { readBottle } from '@/db/bottles/readings'
 import { waterBottle } from '@/db/ledger'
 import { change } from '@/server/change'
 import { derivedId } from '@/db/base/derivedId'
@@ -26,15 +26,6 @@ export const correctAction = async (input: unknown) =>
     })
   })
 
-/** Makes a bottle the one the others of its palette are brought to; there is one to a palette. */
+/** Makes a bottle the one the others of its palette are brought to. */
 export const referenceAction = async (input: unknown) =>
-  change('/', referenceSchema, input, async (tx, { vesselId, isReference }) => {
-    const done = await tx.q(
-      `update bottle b set is_reference = $3 and b.vessel_id = $2
-       where b.studio_id = $1 and b.palette = (select palette from bottle where studio_id = $1 and vessel_id = $2)
-         and (b.vessel_id = $2 or b.is_reference) returning 1`,
-      [tx.studioId, vesselId, isReference],
-    )
-    if (done.length === 0) throw new NotFound('bottle')
-    tx.touched.add('rack')
-  })
+  change('/', referenceSchema, input, (tx, { vesselId, isReference }) => makeReference(tx, vesselId, isReference))

@@ -10,7 +10,14 @@ import { change } from '@/server/change'
 import { idSchema } from '@/db/base/idSchema'
 import { perform } from '@/server/perform'
 import { object } from 'yup'
-import { bandsSchema, bodyRatioSchema, paintRatioSchema, saveRecipeSchema, schoolSchema, shelfSchema } from '@/db/recipes/schema'
+import {
+  bandsSchema,
+  bodyRatioSchema,
+  paintRatioSchema,
+  saveRecipeSchema,
+  schoolSchema,
+  shelfSchema,
+} from '@/db/recipes/schema'
 
 /** Saves a recipe, or the next version of it. */
 export async function saveRecipeAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {

@@ -7,14 +7,15 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { notePairAction } from '../actions'
-import { VERDICTS, type Verdict } from '../verdicts'
+import { PAIR_VERDICTS, type PairVerdict } from '@/core/colour/pairVerdicts'
+import { VERDICTS } from '../verdicts'
 
 export interface PairShown {
   readonly otherId: string
   readonly other: string
   readonly hex: string
   readonly sheen: string
-  readonly verdict: Verdict
+  readonly verdict: PairVerdict
   readonly note: string
 }
 
@@ -29,11 +30,11 @@ export function PairNotes({
   paints: readonly { id: string; label: string }[]
 }) {
   const [otherId, setOtherId] = useState<string>()
-  const [verdict, setVerdict] = useState<Verdict>('together')
+  const [verdict, setVerdict] = useState<PairVerdict>('together')
   const [note, setNote] = useState('')
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
-  const save = (input: { otherId: string | undefined; verdict: Verdict | null; note: string }) =>
+  const save = (input: { otherId: string | undefined; verdict: PairVerdict | null; note: string }) =>
     send(
       () => notePairAction({ paintId, ...input }),
       () => {
@@ -63,11 +64,11 @@ export function PairNotes({
         </div>
       ))}
       <div className="row" style={{ flexWrap: 'wrap', marginTop: 12 }}>
-        <Select<Verdict>
+        <Select<PairVerdict>
           aria-label="What you found"
           value={verdict}
           onChange={setVerdict}
-          options={Object.entries(VERDICTS).map(([value, label]) => ({ value: value as Verdict, label }))}
+          options={PAIR_VERDICTS.map((value) => ({ value, label: VERDICTS[value] }))}
           style={{ width: 210 }}
         />
         <Select

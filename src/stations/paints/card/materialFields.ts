@@ -1,3 +1,4 @@
+import type { FlagRule } from '@/core/paint/flags'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { THINNER_FACTS, type Thinner } from '@/core/mix/thinners'
 import {
@@ -55,7 +56,7 @@ export interface Fields {
   tags: string[]
   discontinued: boolean
   notes: string
-  flags: { role: string; rule: 'avoid' | 'only'; reason: string }[]
+  flags: { role: string; rule: FlagRule; reason: string }[]
   substitutes: string[]
   standIn: { paintId: string; parts: string }[]
 }

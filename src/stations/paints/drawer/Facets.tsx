@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { FacetCount } from '@/core/paint/facets'
-import { HUE_FAMILIES } from '@/core/paint/hueFamily'
+import { HUE_FAMILIES } from '@/core/colour/hueFamily'
 import { LIGHTFASTNESS } from '@/core/paint/pigments'
 import { BODIES, OPACITIES, SHEENS } from '@/core/paint/properties'
 import { FACETS, picksOf, type FacetKey, type PaintFilter } from './filter'

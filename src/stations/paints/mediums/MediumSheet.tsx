@@ -1,10 +1,18 @@
-import { keepUntil, THINNER_FACTS } from '@/core/mix/thinners'
+import dayjs from 'dayjs'
+import { THINNER_FACTS } from '@/core/mix/thinners'
+import { keepsDays, USUAL_SHELF_C } from '@/core/vessel/keepsDays'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { perMl } from '@/core/purchase/cost'
 import { effectsOf, type MaterialRow } from '@/db/materials/read'
 import { EffectChart } from './EffectChart'
 import { MediumJar } from './MediumJar'
+
+/** The day a mix made today with a thinner keeps until, on a usual shelf. */
+const keptUntil = (thinner: MaterialRow['thinner']) =>
+  dayjs()
+    .add(keepsDays({ thinners: [thinner], mediums: [], shelfC: USUAL_SHELF_C }), 'day')
+    .format('D MMM YYYY')
 
 /** A medium or thinner as it is known: what it does, what it weighs, what it costs, how long it keeps. */
 export function MediumSheet({
@@ -26,11 +34,8 @@ export function MediumSheet({
         </div>
         {m.kind === 'water' ? (
           <p>
-            A mix thinned with it keeps <b>{thinner?.keeps}</b>: mixed today, until about{' '}
-            {keepUntil(new Date(), m.thinner ?? 'distilled')
-              .toISOString()
-              .slice(0, 10)}
-            . Common practice, no published source.
+            A mix thinned with it keeps <b>{thinner?.keeps}</b>: mixed today, until about {keptUntil(m.thinner)}. Common
+            practice, no published source.
           </p>
         ) : (
           <>

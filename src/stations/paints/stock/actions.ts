@@ -1,9 +1,16 @@
 'use server'
 
-import { buyTogether, finishContainer, weighContainer } from '@/db/ledger'
+import { buyTogether, finishContainer, reopen, unseal, weighContainer } from '@/db/ledger'
 import { change } from '@/server/change'
-import { buySchema, dropOfferSchema, finishSchema, lotSchema, offerSchema, weighSchema } from '@/db/materials/offerSchema'
-import { dropOffer, reopen, saveOffer, unseal } from '@/db/materials/offers'
+import {
+  buySchema,
+  dropOfferSchema,
+  finishSchema,
+  lotSchema,
+  offerSchema,
+  weighSchema,
+} from '@/db/materials/offerSchema'
+import { dropOffer, saveOffer } from '@/db/materials/offers'
 
 /** Books bought containers with the price really paid, split over them. */
 export const buyContainersAction = async (input: unknown) => change('/paints', buySchema, input, buyTogether)

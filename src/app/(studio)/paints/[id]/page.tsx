@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import Link from 'next/link'
 import { notFound } from 'next/navigation'
-import { alike } from '@/core/paint/likeness'
+import { alike } from '@/core/colour/likeness'
 import { readOptics } from '@/db/materials/optics'
 import { studioFacts } from '@/db/people/studio'
 import { onHand } from '@/db/materials/onHand'

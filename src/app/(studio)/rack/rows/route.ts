@@ -5,7 +5,7 @@ import { requireSession } from '@/session/current'
 import { json } from '@/server/json'
 import { answer } from '@/server/perform'
 import { findBottles, RACK_CHUNK } from '@/stations/rack/find'
-import { readRackFilter } from '@/stations/rack/schema'
+import { readRackFilter } from '@/stations/rack/filter'
 
 /** A further chunk of the rack's bottles, as JSON. */
 export async function GET(request: NextRequest) {

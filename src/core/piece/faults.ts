@@ -19,6 +19,3 @@ export const FAULTS: readonly Fault[] = [
   { key: 'edge-loss', name: 'Colour lost over the edge', causes: 'tilted too far, too much paint' },
   { key: 'stripes', name: 'Stripes only', causes: 'too thick' },
 ]
-
-/** What becomes of a piece. */
-export const FATES = ['drying', 'keep', 'sold', 'gift', 'rework', 'scrap'] as const

@@ -1,5 +1,5 @@
-import { chroma, hue } from '../colour/lab'
-import type { Triple } from '../colour/srgb'
+import { chroma, hue } from './lab'
+import type { Triple } from './srgb'
 
 /** Families of colour as a maker names them, in the order of the hue circle, then the greys. */
 export const HUE_FAMILIES = [

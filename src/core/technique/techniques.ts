@@ -1,7 +1,8 @@
-/** Wanted level time by technique, seconds until flat. Common practice, no published source; editable start values. */
+/** A way of pouring, and the level time it wants. */
 export interface Technique {
   readonly key: string
   readonly name: string
+  /** Seconds until flat, least and most. Start values of Fika, editable. */
   readonly levelTimeS: readonly [number, number]
 }
 
@@ -14,5 +15,11 @@ export const TECHNIQUES: readonly Technique[] = [
   { key: 'blow-out', name: 'Blow-out or cells-first', levelTimeS: [0, 0.4] },
 ]
 
-/** The technique of a key; the straight pour when the key is unknown. */
-export const technique = (key: string): Technique => TECHNIQUES.find((t) => t.key === key) ?? TECHNIQUES[2]!
+/** The technique a choice begins with where nobody has chosen. */
+export const USUAL_TECHNIQUE = 'straight'
+
+/** The technique of a key; undefined where none has it, and then nothing is wanted of a mix. */
+export const techniqueOf = (key: string): Technique | undefined => TECHNIQUES.find((t) => t.key === key)
+
+/** A technique's name; the key itself where it is none of ours. */
+export const techniqueName = (key: string): string => techniqueOf(key)?.name ?? key

@@ -1,8 +1,7 @@
-import { array, number, object, string, type InferType } from 'yup'
-import { idSchema } from '@/db/base/idSchema'
+import { array, number, object, string } from 'yup'
+import { idSchema } from '../base/idSchema'
 import { ROLES } from '@/core/paint/properties'
 import { LOSSES } from '@/core/vessel/weighIn'
-import { GROUPINGS } from '@/core/vessel/shelves'
 
 export const takeOutSchema = object({
   requestId: idSchema,
@@ -43,40 +42,11 @@ export const editBottleSchema = object({
     .trim()
     .max(120, 'The name is longer than 120 characters. Shorten it.')
     .required('Give the bottle a name.'),
-  role: string()
-    .oneOf([...ROLES], 'Choose a role.')
-    .required(),
+  role: string().oneOf(ROLES, 'Choose a role.').required(),
   palette: string().trim().max(80, 'The palette’s name is longer than 80 characters. Shorten it.').default(''),
   technique: string().max(30).nullable().default(null),
   notes: string().max(4000, 'The notes are longer than 4,000 characters. Shorten them.').default(''),
 })
-export const rackFilterSchema = object({
-  q: string().trim().max(120).default(''),
-  role: string().max(20).default(''),
-  show: string().max(10).default(''),
-  sort: string().max(10).default('newest'),
-  by: string()
-    .oneOf([...GROUPINGS])
-    .default('none'),
-  need: string().max(12).default(''),
-  palette: string().max(80).default(''),
-})
-export type RackFilterInput = InferType<typeof rackFilterSchema>
-
-/** Reads a filter from the address; what cannot be read is the usual one. */
-export function readRackFilter(params: Record<string, string | undefined>): RackFilterInput {
-  const wanted: unknown = rackFilterSchema.cast(params, { stripUnknown: true, assert: false })
-  return rackFilterSchema.isValidSync(wanted) ? wanted : rackFilterSchema.getDefault()
-}
-
-/** Where further bottles of a view come from. */
-export function rackAddress(filter: RackFilterInput): string {
-  const defaults = rackFilterSchema.getDefault()
-  const params = new URLSearchParams()
-  for (const [k, v] of Object.entries(filter)) if (v && v !== defaults[k as keyof RackFilterInput]) params.set(k, v)
-  return `/rack/rows${params.size ? `?${params}` : ''}`
-}
-
 export const codeSchema = object({
   code: string()
     .trim()

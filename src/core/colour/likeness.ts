@@ -1,6 +1,6 @@
-import { deltaE00 } from '../colour/deltaE00'
-import { hexToLab } from '../colour/lab'
-import type { Body } from './properties'
+import { deltaE00 } from './deltaE00'
+import { hexToLab } from './lab'
+import type { Body } from '../paint/properties'
 
 export interface Comparable {
   readonly id: string

@@ -4,7 +4,7 @@ import type { MediumKind } from '../paint/properties'
 /** Days a mix without any water keeps. From memory; a start value. */
 const DRY_DAYS = 270
 /** The shelf the days are meant for, °C. */
-const USUAL_C = 20
+export const USUAL_SHELF_C = 20
 /** Every 10 °C warmer halves what keeps. From memory; a start value. */
 const HALVED_BY_C = 10
 /** Mediums that spoil sooner. From memory; start values. */
@@ -23,6 +23,6 @@ export function keepsDays({ thinners, mediums, shelfC }: KeptMix): number {
   if (shelfC <= 0) return 0
   const water = Math.min(DRY_DAYS, ...thinners.map((t) => (t ? THINNER_FACTS[t].keepsDays : 30)))
   const medium = Math.min(1, ...mediums.map((m) => BY_MEDIUM[m] ?? 1))
-  const warmth = Math.min(1, 2 ** ((USUAL_C - shelfC) / HALVED_BY_C))
+  const warmth = Math.min(1, 2 ** ((USUAL_SHELF_C - shelfC) / HALVED_BY_C))
   return Math.max(1, Math.round(water * medium * warmth))
 }

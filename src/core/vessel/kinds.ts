@@ -1,0 +1,24 @@
+/** Where paint goes for good: booked waste, the air water evaporates into, and what was used without a plan. */
+export const SINK_KINDS = ['waste', 'air', 'out'] as const
+export type SinkKind = (typeof SINK_KINDS)[number]
+
+/** Everything paint can be in. */
+export const VESSEL_KINDS = ['container', 'bottle', 'pour', 'jar', ...SINK_KINDS] as const
+
+/** Everything that can happen to paint. */
+export const MOVEMENT_KINDS = [
+  'purchase',
+  'mix',
+  'top-up',
+  'pour',
+  'take-out',
+  'discard',
+  'weigh-in',
+  'finish',
+  'undo',
+  'water',
+  'split',
+  'merge',
+  'reclaim',
+] as const
+export type MovementKind = (typeof MOVEMENT_KINDS)[number]
