@@ -24,5 +24,22 @@ const config = [
       ],
     },
   },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/db/**', '**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='q']",
+          message: 'SQL stands in src/db, in the folder of its noun.',
+        },
+        {
+          selector: "CallExpression[callee.property.name='query'][callee.object.callee.name='pool']",
+          message: 'SQL stands in src/db, in the folder of its noun.',
+        },
+      ],
+    },
+  },
 ]
 export default config

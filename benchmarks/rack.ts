@@ -35,6 +35,7 @@ export async function rackFigures(url: string): Promise<Figure[]> {
   const unguarded: Tx = {
     ...signed,
     touched: new Set(),
+    afterCommit: () => undefined,
     q: async <R extends pg.QueryResultRow>(text: string, values: readonly unknown[] = []) =>
       (await admin.query<R>(text, [...values])).rows,
   }

@@ -53,3 +53,9 @@ export class NotFound extends FikaError {
     super('NotFound', `There is no such ${what} in this studio. It may have been removed; go back and choose again.`)
   }
 }
+
+/** For `catch`: what is not there is undefined; every other error passes. */
+export function undefinedIfMissing(error: unknown): undefined {
+  if (error instanceof NotFound) return undefined
+  throw error
+}

@@ -1,8 +1,9 @@
-import { createHash } from 'node:crypto'
 import { v7 as uuidv7 } from 'uuid'
 import { fold } from '@/core/paint/fold'
 import { Conflict, Invalid } from '@/core/errors'
 import type { Tx } from '@/db/base/withStudio'
+import { beginBulk, linkUp, withoutLinks } from '@/db/materials/bulk'
+import { keepMapping, keptMapping } from '@/db/materials/importMapping'
 import { allMaterials, inputOf } from '@/db/materials/read'
 import { writeMaterials, type Write } from '@/db/materials/write'
 import { decodeText, readCsv } from '@/exchange/csv'
@@ -43,32 +44,16 @@ export async function knownMaterials(tx: Tx): Promise<Known[]> {
   return (await allMaterials(tx)).map((m) => ({ id: m.id, revision: m.revision, input: inputOf(m) }))
 }
 
-const headerKey = (headings: readonly string[]) =>
-  createHash('sha256').update(headings.map(fold).join('\u0000')).digest('hex')
-
 /** The mapping kept for a list with these headings, or a guess. */
 export async function mappingFor(tx: Tx, headings: readonly string[]): Promise<Mapping> {
-  const [kept] = await tx.q<{ mapping: Record<string, string> }>(
-    'select mapping from import_mapping where studio_id = $1 and header_key = $2',
-    [tx.studioId, headerKey(headings)],
-  )
+  const kept = await keptMapping(tx, headings)
   const guess = guessMapping(headings)
   if (!kept) return guess
   return Object.fromEntries(
     headings.map((h) => {
-      const c = kept.mapping[fold(h)]
+      const c = kept[fold(h)]
       return [h, c === '' || COLUMNS.includes(c as Column) ? (c as Column | '') : (guess[h] ?? '')]
     }),
-  )
-}
-
-/** Keeps a mapping for the next list with the same headings. */
-export async function keepMapping(tx: Tx, headings: readonly string[], mapping: Mapping): Promise<void> {
-  const kept = Object.fromEntries(headings.map((h) => [fold(h), mapping[h] ?? '']))
-  await tx.q(
-    `insert into import_mapping (studio_id, header_key, mapping) values ($1, $2, $3)
-     on conflict (studio_id, header_key) do update set mapping = excluded.mapping`,
-    [tx.studioId, headerKey(headings), JSON.stringify(kept)],
   )
 }
 
@@ -124,10 +109,7 @@ export async function importFile(
   update: boolean,
   told: (done: number, of: number) => void = () => undefined,
 ): Promise<Imported> {
-  // One import at a time in a studio: two of the same list would trip over each other's names.
-  await tx.q('select pg_advisory_xact_lock(hashtextextended($1, 0))', [`import ${tx.studioId}`])
-  // Checks of foreign keys keep the plan they were first made with, from when the tables were small; here thousands follow.
-  await tx.q(`select set_config('plan_cache_mode', 'force_custom_plan', true)`)
+  await beginBulk(tx)
   const { known, rows, ids, catalogue } = await readWhole(tx, file, mapping)
   const write = (state: ReadRow['state']) =>
     rows.flatMap((r, i): Write[] =>
@@ -160,28 +142,5 @@ export async function importFile(
     changed: update ? count('changed') : 0,
     same: count('same') + (update ? 0 : count('changed')),
     bad: count('bad'),
-  }
-}
-
-/** A paint may refer to one that is written later: links follow when all are there. */
-const withoutLinks = (w: Write): Write =>
-  w.after.kind === 'paint' && w.revision === 0 ? { ...w, after: { ...w.after, substitutes: [], standIn: [] } } : w
-
-async function linkUp(tx: Tx, writes: readonly Write[]): Promise<void> {
-  for (const { id, revision, after } of writes) {
-    if (after.kind !== 'paint' || revision > 0) continue
-    for (const other of after.substitutes)
-      await tx.q('insert into paint_substitute (studio_id, material_id, other_id) values ($1, $2, $3)', [
-        tx.studioId,
-        id,
-        other,
-      ])
-    for (const s of after.standIn)
-      await tx.q('insert into paint_stand_in (studio_id, material_id, paint_id, parts) values ($1, $2, $3, $4)', [
-        tx.studioId,
-        id,
-        s.paintId,
-        s.parts,
-      ])
   }
 }

@@ -4,14 +4,14 @@ import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
 import { listSurfaces } from '@/db/surfaces/read'
 import type { Tx } from '@/db/base/withStudio'
-import { allMaterials, inputOf } from '@/db/materials/read'
+import { allMaterials, allPairNotes, inputOf } from '@/db/materials/read'
 import { schemaOf, type MaterialInput, type PaintInput } from '@/db/materials/schema'
 import { allOffers } from '@/db/materials/prices'
 import { offerSchema } from '@/db/materials/offerSchema'
 import { saveOffer } from '@/db/materials/offers'
 import { surfaceSchema } from '@/db/surfaces/schema'
 import { saveSurface } from '@/db/surfaces/write'
-import { notePair } from '@/db/materials/write'
+import { archiveMaterials, notePair } from '@/db/materials/write'
 import { formulaSchema, readFormulas, writeFormulas, type JsonFormula } from '@/exchange/formulasJson'
 import { readRecipes, recipeSchema, writeRecipes, type JsonRecipe } from '@/exchange/recipesJson'
 import { refSchema, type Ref } from '@/exchange/ref'
@@ -78,10 +78,7 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
       standIn: input.standIn.map((s) => ({ ...refs.get(s.paintId)!, parts: s.parts })),
     }
   })
-  const pairs = await tx.q<{ a_id: string; b_id: string; verdict: 'never'; note: string }>(
-    'select a_id, b_id, verdict, note from pair_note where studio_id = $1 ',
-    [tx.studioId],
-  )
+  const pairs = await allPairNotes(tx)
   const offers = await allOffers(tx)
   const surfaces = await listSurfaces(tx)
   return {
@@ -90,7 +87,7 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
     materials,
     pairNotes: pairs
       .map((p) => {
-        const [a, b] = [refs.get(p.a_id)!, refs.get(p.b_id)!].sort(byKey)
+        const [a, b] = [refs.get(p.aId)!, refs.get(p.bId)!].sort(byKey)
         return { a: a!, b: b!, verdict: p.verdict, note: p.note }
       })
       .sort((x, y) => byKey(x.a, y.a) || byKey(x.b, y.b)),
@@ -184,11 +181,7 @@ export function resolve(
 export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<string, string>): Promise<void> {
   const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput))
   const away = read.materials.filter((m) => m.archived).flatMap((m) => idOf(m.input) ?? [])
-  if (away.length)
-    await tx.q(
-      'update material set archived_at = coalesce(archived_at, now()) where studio_id = $1 and id = any ($2)',
-      [tx.studioId, away],
-    )
+  await archiveMaterials(tx, away, true)
   for (const p of read.head.pairNotes) {
     const [paintId, otherId] = [idOf(p.a as Ref), idOf(p.b as Ref)]
     if (paintId && otherId) await notePair(tx, { paintId, otherId, verdict: p.verdict, note: p.note })

@@ -1,6 +1,5 @@
-import { array, boolean, mixed, object, string } from 'yup'
+import { array, boolean, mixed, object, string, type InferType } from 'yup'
 import { Invalid } from '@/core/errors'
-import { checked } from '@/server/perform'
 import { COLUMNS, type Mapping } from '@/exchange/fields'
 import type { ReadFile } from '@/exchange/import'
 
@@ -8,7 +7,8 @@ const tableSchema = object({
   headings: array(string().defined().max(2000)).max(200, 'Two hundred columns are the most. Remove some.').required(),
   rows: array(array(string().defined()).required()).required(),
 })
-const requestSchema = object({
+/** What the page sends back of a file it was given, with what is to be done with it. */
+export const importSchema = object({
   file: object({
     kind: string()
       .oneOf(['table', 'catalogue'] as const)
@@ -22,14 +22,12 @@ const requestSchema = object({
   update: boolean().default(true),
 })
 
-/** Reads what the page sends back of a file it was given. @throws Invalid */
-export async function checkImport(input: unknown): Promise<{ file: ReadFile; mapping: Mapping; update: boolean }> {
-  const { file, mapping, update } = await checked(requestSchema, input)
+/** The file and the mapping of a request. @throws Invalid where there is no file in it */
+export function fileOf({ file, mapping }: InferType<typeof importSchema>): { file: ReadFile; mapping: Mapping } {
   const known = Object.fromEntries(
     Object.entries(mapping).map(([h, c]) => [h, (COLUMNS as readonly string[]).includes(c) ? c : '']),
   ) as Mapping
-  if (file.kind === 'table' && file.table) return { file: { kind: 'table', table: file.table }, mapping: known, update }
-  if (file.kind === 'catalogue' && file.text)
-    return { file: { kind: 'catalogue', text: file.text }, mapping: known, update }
+  if (file.kind === 'table' && file.table) return { file: { kind: 'table', table: file.table }, mapping: known }
+  if (file.kind === 'catalogue' && file.text) return { file: { kind: 'catalogue', text: file.text }, mapping: known }
   throw new Invalid('Choose the file again.', 'file')
 }

@@ -9,7 +9,7 @@ import { FikaError } from '@/core/errors'
 import { revokeSession, signIn, signUp, type Signed } from '@/db/people/accounts'
 import { demoDoor } from '@/db/people/demoDoor'
 import { sessionCookie } from '@/session/cookie'
-import { answer, checked } from '@/server/perform'
+import { answer, checked } from './answer'
 
 const email = string()
   .trim()

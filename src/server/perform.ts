@@ -1,53 +1,49 @@
 import type { AnyObjectSchema, InferType } from 'yup'
-import { ValidationError } from 'yup'
 import type { Answer } from '@/core/answer'
-import { FikaError, Invalid } from '@/core/errors'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import type { Session } from '@/db/people/accounts'
 import { requireSession } from '@/session/current'
+import { answer, checked } from './answer'
 
-/** Validates what came in by the schema the form used. @throws Invalid with the first field that is wrong */
-export async function checked<S extends AnyObjectSchema>(schema: S, input: unknown): Promise<InferType<S>> {
-  try {
-    return (await schema.validate(input, { abortEarly: true, stripUnknown: true })) as InferType<S>
-  } catch (error) {
-    if (error instanceof ValidationError) throw new Invalid(error.message, error.path || undefined)
-    throw error
-  }
-}
-
-/** Turns whatever an action throws into one sentence; the unexpected is logged and not shown. */
-export async function answer<T>(work: () => Promise<T>): Promise<Answer<T>> {
-  try {
-    return { ok: true, value: await work() }
-  } catch (error) {
-    if (error instanceof FikaError) {
-      const field = error instanceof Invalid ? error.field : undefined
-      return { ok: false, code: error.code, message: error.message, ...(field ? { field } : {}) }
-    }
-    // Next's own control flow (redirects) must pass.
-    if (typeof (error as { digest?: unknown } | null)?.digest === 'string') throw error
-    console.error(error)
-    return {
-      ok: false,
-      code: 'Unexpected',
-      message: 'Fika could not do that, and changed nothing. Try again; if it happens once more, restart Fika.',
-    }
-  }
+/**
+ * The way of every request that needs no transaction: session → schema → answer. Typed values, a form with files and
+ * the body of a route come alike.
+ */
+export function ask<S extends AnyObjectSchema, T>(
+  schema: S,
+  input: unknown,
+  work: (input: InferType<S>, who: Session) => Promise<T> | T,
+): Promise<Answer<T>> {
+  return answer(async () => {
+    const who = await requireSession()
+    return work(await checked(schema, input), who)
+  })
 }
 
 /**
- * The way of every server action: session → schema → one transaction in the session's studio → answer. What was
- * typed stays with the form that sent it.
+ * The way of every request that reads or writes: session → schema → one transaction in the session's studio → answer.
+ * What was typed stays with the form that sent it.
  */
 export function perform<S extends AnyObjectSchema, T>(
   schema: S,
   input: unknown,
   work: (tx: Tx, input: InferType<S>, who: Session) => Promise<T>,
 ): Promise<Answer<T>> {
-  return answer(async () => {
-    const who = await requireSession()
-    const good = await checked(schema, input)
-    return withStudio(who, (tx) => work(tx, good, who))
+  return ask(schema, input, (good, who) => withStudio(who, (tx) => work(tx, good, who)))
+}
+
+/**
+ * The same, where something long is done to what was sent (a photo encoded, a list read) before a connection to the
+ * database is held for it.
+ */
+export function performPrepared<S extends AnyObjectSchema, P, T>(
+  schema: S,
+  input: unknown,
+  prepare: (input: InferType<S>) => Promise<P>,
+  work: (tx: Tx, prepared: P, input: InferType<S>) => Promise<T>,
+): Promise<Answer<T>> {
+  return ask(schema, input, async (good, who) => {
+    const prepared = await prepare(good)
+    return withStudio(who, (tx) => work(tx, prepared, good))
   })
 }

@@ -10,6 +10,8 @@ export interface Tx {
   readonly accountId: string | null
   /** What has changed that other devices of the studio show; told to them once it is committed. */
   readonly touched: Set<Topic>
+  /** Has something done once it is committed, and not at all where it is rolled back. */
+  afterCommit(work: () => void): void
   /**
    * Runs one statement. Statements filter by studio_id themselves as well; row-level security is the second wall.
    * @param name prepares the statement under this name, for hot paths
@@ -49,10 +51,12 @@ async function once<T>(who: { studioId: string; accountId: string | null }, work
   let broken: Error | undefined
   try {
     await client.query(`begin; select set_config('app.studio_id', '${who.studioId}', true)`)
-    const tx = transaction(client, who)
+    const later: (() => void)[] = []
+    const tx = transaction(client, who, later)
     const result = await work(tx)
     const committed = await client.query('commit')
     if (committed.command !== 'COMMIT') throw new Error('the database rolled back instead of committing')
+    for (const work of later) work()
     if (tx.touched.size) announce(who.studioId, tx.touched)
     return result
   } catch (error) {
@@ -63,11 +67,16 @@ async function once<T>(who: { studioId: string; accountId: string | null }, work
   }
 }
 
-function transaction(client: PoolClient, who: { studioId: string; accountId: string | null }): Tx {
+function transaction(
+  client: PoolClient,
+  who: { studioId: string; accountId: string | null },
+  later: (() => void)[],
+): Tx {
   return {
     studioId: who.studioId,
     accountId: who.accountId,
     touched: new Set<Topic>(),
+    afterCommit: (work) => void later.push(work),
     async q<Row extends QueryResultRow>(text: string, values: readonly unknown[] = [], name?: string) {
       const query = name ? { name, text, values: [...values] } : { text, values: [...values] }
       return (await client.query<Row>(query)).rows
@@ -77,19 +86,36 @@ function transaction(client: PoolClient, who: { studioId: string; accountId: str
 
 const codeOf = (error: unknown) => (error as { code?: string } | null)?.code ?? ''
 
-/** Turns what the database refuses into a sentence; everything else passes. */
+/** What a unique constraint says when it refuses, by its name; each is one that somebody can run into by typing. */
+const TAKEN: Readonly<Record<string, string>> = {
+  movement_studio_id_reverses_id_key: 'This has been undone already. Reload to see how it stands now.',
+  material_studio_id_kind_maker_key_line_key_name_key_key:
+    'Something of that maker, line and name is in the drawer already. Open that one, or change the name.',
+  formula_by_name: 'A colour of that name is here already. Give this one another name.',
+  recipe_by_name: 'A recipe of that name is here already. Give this one another name.',
+}
+
+/** Turns what the database refuses into a sentence, with its own word as the cause; everything else passes. */
 function explain(error: unknown): unknown {
   if (error instanceof FikaError) return error
-  const { constraint } = (error ?? {}) as { constraint?: string }
+  const { constraint = '' } = (error ?? {}) as { constraint?: string }
+  const refused = (sentence: string) => {
+    // What the maker is told is a guess at what was meant; what the database said is kept for whoever looks into it.
+    console.error(error)
+    const conflict = new Conflict(sentence)
+    conflict.cause = error
+    return conflict
+  }
   switch (codeOf(error)) {
     case '23505':
-      if (constraint === 'movement_studio_id_reverses_id_key')
-        return new Conflict('This has been undone already. Reload to see how it stands now.')
-      return new Conflict('Something with the same name is here already. Give this one another name.')
+      return refused(
+        TAKEN[constraint] ??
+          'This was written already, or at the same moment by somebody else. Reload to see how it stands.',
+      )
     case '23514':
-      return new Conflict('That would leave an amount no vessel can hold. Reload, look at the amounts and try again.')
+      return refused('That would leave an amount no vessel can hold. Reload, look at the amounts and try again.')
     case '23503':
-      return new Conflict('Something this refers to is not in this studio any more. Reload and choose again.')
+      return refused('Something this refers to is not in this studio any more. Reload and choose again.')
     default:
       return error
   }

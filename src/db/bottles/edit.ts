@@ -1,6 +1,6 @@
 import type { InferType } from 'yup'
 import { NotFound } from '@/core/errors'
-import { mergeBottles, type Booked, type MergeBottles, type RecipeSnapshot } from '../ledger'
+import { mergeBottles, refreshKeep, type Booked, type MergeBottles, type RecipeSnapshot } from '../ledger'
 import type { Tx } from '../base/withStudio'
 import type { editBottleSchema } from './schema'
 
@@ -61,4 +61,18 @@ export async function pourTogether(tx: Tx, merge: MergeBottles): Promise<Booked>
       merge.intoId,
     ])
   return booked
+}
+
+/** Works out anew until when everything on the rack keeps: the rack stands warmer or cooler than it did. */
+export async function refreshKeepOfRack(tx: Tx): Promise<void> {
+  const rows = await tx.q<{ id: string }>(
+    `select b.vessel_id as id from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
+     where b.studio_id = $1 and b.emptied_at is null and v.kind = 'bottle'`,
+    [tx.studioId],
+  )
+  await refreshKeep(
+    tx,
+    rows.map((r) => r.id),
+  )
+  tx.touched.add('rack')
 }

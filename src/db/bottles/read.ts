@@ -1,7 +1,7 @@
 import { NotFound } from '@/core/errors'
 import type { MaterialKind } from '@/core/paint/properties'
-import type { RecipeSnapshot } from '@/db/ledger'
-import type { Tx } from '@/db/base/withStudio'
+import type { RecipeSnapshot } from '../ledger'
+import type { Tx } from '../base/withStudio'
 
 /** A bottle as it stands on the rack. */
 export interface Bottle {
@@ -43,14 +43,46 @@ export interface BottleFull extends Bottle {
   readonly isReference: boolean
 }
 
-const LOOK = `v.id, v.label, v.capacity_ul as "capacityUl", b.role, b.mixed_at as "mixedAt", b.rest_until as "restUntil",
-  b.colour_hex as hex, b.colour_off as off, b.sheen, b.code, b.palette, b.technique`
-const FULL = `b.recipe, b.tare_mg as "tareMg", b.notes, v.kind = 'jar' as "isJar", b.keep_until as "keepUntil", b.moved_at as "movedAt",
-  round(b.evaporated_share * held.ul)::bigint as "evaporatedUl", b.level_time_s as "levelTimeS", b.read_at as "readAt", b.w, b.read_w as "readW", b.curve_b as "curveB", b.thickens,
-  b.is_reference as "isReference"`
-const BOTTLES = `select ${LOOK}, ${FULL}, held.ul
+/** Every fact of a bottle and what it is read from: `v` its vessel, `b` the bottle, `held` the sum of what it holds. */
+export const FACTS: Readonly<Record<keyof BottleFull, string>> = {
+  id: 'v.id',
+  code: 'b.code',
+  label: 'v.label',
+  role: 'b.role',
+  palette: 'b.palette',
+  technique: 'b.technique',
+  hex: 'b.colour_hex',
+  off: 'b.colour_off',
+  sheen: 'b.sheen',
+  isJar: `v.kind = 'jar'`,
+  ul: 'coalesce(held.ul, 0)',
+  capacityUl: 'v.capacity_ul',
+  tareMg: 'b.tare_mg',
+  recipe: 'b.recipe',
+  notes: 'b.notes',
+  mixedAt: 'b.mixed_at',
+  restUntil: 'b.rest_until',
+  keepUntil: 'b.keep_until',
+  movedAt: 'b.moved_at',
+  evaporatedUl: 'round(b.evaporated_share * coalesce(held.ul, 0))::bigint',
+  levelTimeS: 'b.level_time_s',
+  readAt: 'b.read_at',
+  w: 'b.w',
+  readW: 'b.read_w',
+  curveB: 'b.curve_b',
+  thickens: 'b.thickens',
+  isReference: 'b.is_reference',
+}
+
+/** The facts that are times. */
+export const TIMES: ReadonlySet<keyof BottleFull> = new Set(['mixedAt', 'restUntil', 'keepUntil', 'movedAt', 'readAt'])
+
+const SELECT = Object.entries(FACTS)
+  .map(([name, from]) => `${from} as "${name}"`)
+  .join(', ')
+const BOTTLES = `select ${SELECT}
   from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
-  cross join lateral (select coalesce(sum(c.ul), 0)::bigint as ul from vessel_content c
+  cross join lateral (select sum(c.ul)::bigint as ul from vessel_content c
     where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id) as held`
 
 /** Bottles that hold something, for choosing among them; newest first. */
@@ -126,4 +158,22 @@ export function listJars(tx: Tx): Promise<{ id: string; label: string }[]> {
      where v.studio_id = $1 and v.kind = 'jar' and b.emptied_at is null order by v.created_at desc`,
     [tx.studioId],
   )
+}
+
+/** Names of the bottles that hold something, by name. */
+export function bottleLabels(tx: Tx): Promise<{ id: string; label: string }[]> {
+  return tx.q(
+    `select v.id, v.label from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
+     where b.studio_id = $1 and b.emptied_at is null order by lower(v.label) limit 500`,
+    [tx.studioId],
+  )
+}
+
+/** What bottles weigh empty, mg, by id; null where nobody has weighed one. */
+export async function bottleTares(tx: Tx, ids: readonly string[]): Promise<Map<string, number | null>> {
+  const rows = await tx.q<{ id: string; mg: number | null }>(
+    'select vessel_id as id, tare_mg as mg from bottle where studio_id = $1 and vessel_id = any ($2)',
+    [tx.studioId, ids],
+  )
+  return new Map(rows.map((r) => [r.id, r.mg]))
 }

@@ -3,6 +3,7 @@ import { groupBy } from '@/core/groupBy'
 import { contentKey } from '@/core/vessel/content'
 import { explain } from '@/core/vessel/stocktake'
 import type { Loss } from '@/core/vessel/weighIn'
+import { keepTare } from './edit'
 import { portionsOf, type LotPortion } from './read'
 import { weighInBottle } from '@/db/ledger'
 import type { Tx } from '@/db/base/withStudio'
@@ -103,11 +104,7 @@ export async function bookWeights(tx: Tx, requestIds: readonly string[]): Promis
       named: named ?? undefined,
     })
     if (found.kind === 'as booked' && contentKey(content.get(vesselId) ?? []) === heldAs)
-      await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
-        tx.studioId,
-        vesselId,
-        tareMg,
-      ])
+      await keepTare(tx, vesselId, tareMg)
     else await weighInBottle(tx, { vesselId, requestId, grossMg, tareMg, named: named ?? undefined, heldAs })
   }
   await tx.q('delete from stocktake_weight where studio_id = $1 and vessel_id = any ($2)', [tx.studioId, ids])

@@ -55,9 +55,13 @@ export async function shelfOf(tx: Tx, archived: boolean): Promise<Shelf> {
       putAway: shelf(paints.filter((p) => p.archived)),
     }
   }
-  known.delete(tx.studioId)
-  known.set(tx.studioId, catalogue)
-  if (known.size > MOST_KNOWN) known.delete(known.keys().next().value!)
+  const read = catalogue
+  // A transaction that is rolled back takes what it wrote, and its version, along: nothing of it may be remembered.
+  tx.afterCommit(() => {
+    known.delete(tx.studioId)
+    known.set(tx.studioId, read)
+    if (known.size > MOST_KNOWN) known.delete(known.keys().next().value!)
+  })
   return archived ? catalogue.putAway : catalogue.drawer
 }
 

@@ -208,3 +208,29 @@ export function pairNotes(tx: Tx, ids: readonly string[]): Promise<PairNoteRow[]
     [tx.studioId, ids],
   )
 }
+
+/** Every note on a pair. */
+export const allPairNotes = (tx: Tx): Promise<PairNoteRow[]> =>
+  tx.q('select a_id as "aId", b_id as "bId", verdict, note from pair_note where studio_id = $1', [tx.studioId])
+
+/** Paints that are not made any more, whose place a formula can take. */
+export function discontinuedPaints(tx: Tx): Promise<{ id: string; label: string }[]> {
+  return tx.q(
+    `select id, case when maker = '' then name else name || ' · ' || maker end as label from material
+     where studio_id = $1 and kind = 'paint' and discontinued_at is not null order by name_key`,
+    [tx.studioId],
+  )
+}
+
+/** Names and swatches of materials, archived ones too. */
+export function namedSwatches(
+  tx: Tx,
+  ids: readonly string[],
+): Promise<{ id: string; name: string; hex: string | null }[]> {
+  return tx.q(
+    `select m.id, m.name, p.swatch_hex as hex from material m
+     left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
+     where m.studio_id = $1 and m.id = any ($2)`,
+    [tx.studioId, ids],
+  )
+}

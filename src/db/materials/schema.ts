@@ -1,6 +1,6 @@
 import { FLAG_RULES } from '@/core/paint/flags'
 import { PAIR_VERDICTS } from '@/core/colour/pairVerdicts'
-import { array, boolean, number, object, string, type InferType } from 'yup'
+import { array, boolean, lazy, number, object, string, type InferType, type Schema } from 'yup'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { THINNERS } from '@/core/mix/thinners'
 import { LIGHTFASTNESS } from '@/core/paint/pigments'
@@ -186,7 +186,9 @@ export const saveSchema = object({
   id: idSchema,
   /** Revision the form was opened with; 0 for a new one. */
   revision: number().integer().min(0).required(),
-  material: object().required(),
+  material: lazy((m: { kind?: unknown } | null | undefined) =>
+    schemaOf(m?.kind).required(),
+  ) as unknown as Schema<MaterialInput>,
 })
 export const archiveSchema = object({ id: idSchema, archived: boolean().required() })
 export const currentSchema = object({ id: idSchema })

@@ -5,7 +5,7 @@ import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { opacityOf } from '@/core/paint/contrastRatio'
 import { searchText } from '@/core/paint/fold'
 import { opticsOfMasstone, recalibrate } from './optics'
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 import { v7 as uuidv7 } from 'uuid'
 import { findMaterial, inputOf } from './read'
 import { schemaOf, type MaterialInput, type PaintInput } from './schema'
@@ -239,6 +239,28 @@ async function hang(
      on conflict do nothing`,
     [tx.studioId, JSON.stringify(rows)],
   )
+}
+
+/** Puts materials away, or takes them out again; what was mixed with them stays. @returns how many there are */
+export async function archiveMaterials(tx: Tx, ids: readonly string[], archived: boolean): Promise<number> {
+  if (ids.length === 0) return 0
+  const done = await tx.q(
+    `update material set archived_at = case when $3 then coalesce(archived_at, now()) end, updated_at = now()
+     where studio_id = $1 and id = any ($2) returning id`,
+    [tx.studioId, ids, archived],
+  )
+  return done.length
+}
+
+/**
+ * Saves what a form holds: a new material at revision 0, once however often it is sent, else a change of one.
+ * @throws Conflict when one of that name is here, or somebody else changed it since it was opened; NotFound
+ */
+export async function saveMaterial(tx: Tx, id: string, revision: number, material: MaterialInput): Promise<void> {
+  if (revision > 0) return updateMaterial(tx, id, revision, material)
+  const [mine] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [tx.studioId, id])
+  if (!mine && !(await insertMaterial(tx, id, material)))
+    throw new Conflict(`${material.name} of this maker and line is here already. Open that one, or change the name.`)
 }
 
 export interface PairNote {

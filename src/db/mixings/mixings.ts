@@ -1,6 +1,6 @@
 import type { MixingKind } from '@/core/mix/mixingKinds'
 import { Conflict, NotFound } from '@/core/errors'
-import type { Tx } from '@/db/base/withStudio'
+import { isId, type Tx } from '../base/withStudio'
 
 /** A mix in the making: its plan, and what has happened since, oldest first. */
 export interface Mixing<Plan, Event> {
@@ -31,6 +31,7 @@ export async function beginMixing(tx: Tx, m: { id: string; kind: MixingKind; pla
 
 /** One mix in the making. @throws NotFound */
 export async function findMixing<Plan, Event>(tx: Tx, id: string): Promise<Mixing<Plan, Event>> {
+  if (!isId(id)) throw new NotFound('mix')
   const [row] = await tx.q<Mixing<Plan, Event>>(
     `select ${MIXING} from mixing m ${EVENTS} where m.studio_id = $1 and m.id = $2`,
     [tx.studioId, id],
@@ -58,6 +59,7 @@ export async function addEvent<Plan, Event>(
   input: { mixingId: string; requestId: string; after: number; event: Event },
   check: (m: Mixing<Plan, Event>, events: readonly Event[]) => void,
 ): Promise<Mixing<Plan, Event>> {
+  if (!isId(input.mixingId)) throw new NotFound('mix')
   // The row is the lock: two devices that tap at once come one after the other.
   const [row] = await tx.q<{ ended: boolean }>(
     'select ended_at is not null as ended from mixing where studio_id = $1 and id = $2 for no key update',

@@ -80,6 +80,9 @@ export const eventSchema = object({
   }) as unknown as ReturnType<ReturnType<typeof mixed<GuideEvent | EyeEvent>>['required']>,
 })
 
+/** Which mix is meant, as an address has it; what is no id is simply not found. */
+export const mixingSchema = object({ id: string().required() })
+
 /** Into which bottle a finished mix goes. */
 export const bookMixingSchema = object({
   label: string()

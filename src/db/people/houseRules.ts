@@ -1,9 +1,10 @@
-import type { Band } from '@/core/consistency/levelTime'
-import { START_BANDS } from '@/core/consistency/levelTime'
+import { type Band, START_BANDS } from '@/core/consistency/levelTime'
 import type { HouseRules } from '@/core/mix/houseRules'
 import type { SchoolLine } from '@/core/mix/schools'
 import type { Body } from '@/core/paint/properties'
-import type { Tx } from '@/db/base/withStudio'
+import type { InferType } from 'yup'
+import type { Tx } from '../base/withStudio'
+import type { studioSchema } from './studioSchema'
 
 /** The house rules as plain data, for pages. */
 export interface RulesRow {
@@ -78,3 +79,13 @@ export const saveBands = (tx: Tx, bands: readonly Band[] | null) =>
   tx.q('update studio set bands = $2 where studio_id = $1', [tx.studioId, bands && JSON.stringify(bands)])
 export const saveShelf = (tx: Tx, shelfC: number) =>
   tx.q('update studio set shelf_c = $2 where studio_id = $1', [tx.studioId, shelfC])
+
+/** Keeps the studio's own name, units, water school and currency. */
+export const saveStudio = (tx: Tx, r: InferType<typeof studioSchema>) =>
+  tx.q('update studio set name = $2, units = $3, water_school = $4, currency = $5 where studio_id = $1', [
+    tx.studioId,
+    r.name,
+    r.units,
+    r.waterSchool,
+    r.currency,
+  ])

@@ -55,3 +55,22 @@ export async function findPiece(tx: Tx, id: string): Promise<Piece> {
   if (!row) throw new NotFound('piece')
   return row
 }
+
+/** Pieces a bottle was poured on, newest first, with how much of it went there. */
+export function piecesPouredFrom(tx: Tx, vesselId: string): Promise<{ id: string; title: string; ul: number }[]> {
+  return tx.q(
+    `select p.id, p.title, sum(l.ul)::bigint as ul from movement_line l
+     join piece p on p.studio_id = l.studio_id and p.movement_id = l.movement_id and p.fate <> 'undone'
+     where l.studio_id = $1 and l.from_vessel_id = $2 group by p.id, p.title, p.poured_at order by p.poured_at desc limit 30`,
+    [tx.studioId, vesselId],
+  )
+}
+
+/** The picture of a photo, JPEG; undefined where there is none. */
+export async function photoImage(tx: Tx, id: string): Promise<Buffer | undefined> {
+  const [photo] = await tx.q<{ image: Buffer }>('select image from piece_photo where studio_id = $1 and id = $2', [
+    tx.studioId,
+    id,
+  ])
+  return photo?.image
+}

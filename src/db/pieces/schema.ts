@@ -1,5 +1,5 @@
 import { PHOTO_STATES, CHOSEN_FATES } from '@/core/piece/fates'
-import { array, number, object, string, type InferType } from 'yup'
+import { array, mixed, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 import { FAULTS } from '@/core/piece/faults'
 
@@ -26,15 +26,20 @@ export const pieceSchema = object({
 })
 export type PieceInput = InferType<typeof pieceSchema>
 
+/** Largest photo taken in, bytes and pixels. */
+export const PHOTO = { bytes: 20_000_000, pixels: 60_000_000, side: 1600 } as const
+
+/** A photo as it is sent: a form with the file in it. */
 export const photoSchema = object({
   id: idSchema,
   pieceId: idSchema,
   state: string().oneOf(PHOTO_STATES).required(),
+  photo: mixed<File>((v): v is File => v instanceof File && v.size > 0)
+    .typeError('Choose a photo first.')
+    .required('Choose a photo first.')
+    .test('size', 'This photo is larger than 20 MB. Make it smaller, and try again.', (f) => f.size <= PHOTO.bytes),
 })
 export const removePhotoSchema = object({ id: idSchema })
-/** Largest photo taken in, bytes and pixels. */
-export const PHOTO = { bytes: 20_000_000, pixels: 60_000_000, side: 1600 } as const
-
 export const reclaimSchema = object({
   requestId: idSchema,
   pourId: idSchema,

@@ -1,6 +1,7 @@
 import { bottlesInUse, type BottleFull } from '@/db/bottles/read'
 import { listMixable, type Material } from '@/db/materials/mixable'
 import { listFormulas, wetDryPairs, type Formula, type WetDryRow } from '@/db/formulas/formulas'
+import { discontinuedPaints } from '@/db/materials/read'
 import { studioFacts } from '@/db/people/studio'
 import type { Tx } from '@/db/base/withStudio'
 import { colouredOf, type Paints } from './shown'
@@ -39,13 +40,4 @@ export async function deskData(tx: Tx): Promise<DeskData> {
     discontinued: await discontinuedPaints(tx),
     facts: await studioFacts(tx),
   }
-}
-
-/** Paints that are not made any more, whose place a formula can take. */
-function discontinuedPaints(tx: Tx): Promise<{ id: string; label: string }[]> {
-  return tx.q(
-    `select id, case when maker = '' then name else name || ' · ' || maker end as label from material
-     where studio_id = $1 and kind = 'paint' and discontinued_at is not null order by name_key`,
-    [tx.studioId],
-  )
 }

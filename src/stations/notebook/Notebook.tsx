@@ -1,11 +1,10 @@
-import type { JournalEntry } from '@/db/ledger'
+import type { JournalEntry, MonthPoured } from '@/db/ledger'
 import type { StudioFacts } from '@/db/people/studio'
 import { undoAction } from '@/server/undoAction'
 import { JournalTable } from '@/ui/tables/JournalTable'
 import { EmptyState } from '@/ui/frame/Notice'
 import { HouseRules } from './HouseRules'
 import { PouredByMonth } from './PouredByMonth'
-import type { MonthPoured } from './queries'
 
 /** The notebook: how much is poured, what moved, and the house rules. */
 export function Notebook({

@@ -3,7 +3,7 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { Bar } from 'react-chartjs-2'
 import '@/ui/pictures/chartLook'
-import type { MonthPoured } from './queries'
+import type { MonthPoured } from '@/db/ledger'
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
 

@@ -2,34 +2,24 @@
 
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
-import { Conflict, NotFound } from '@/core/errors'
-import { change } from '@/server/change'
-import { checked, perform } from '@/server/perform'
+import { NotFound } from '@/core/errors'
 import { changesOf, findMaterial, inputOf } from '@/db/materials/read'
 import {
   archiveSchema,
   currentSchema,
   pairNoteSchema,
   saveSchema,
-  schemaOf,
   undoChangeSchema,
   type MaterialInput,
 } from '@/db/materials/schema'
-import { insertMaterial, notePair, undoChange, updateMaterial } from '@/db/materials/write'
+import { archiveMaterials, notePair, saveMaterial, undoChange } from '@/db/materials/write'
+import { change } from '@/server/change'
+import { perform } from '@/server/perform'
 
 /** Saves a material: a new one at revision 0, a change at the revision it was opened with. */
 export async function saveMaterialAction(input: unknown): Promise<Answer<{ id: string }>> {
-  const result = await perform(saveSchema, input, async (tx, { id, revision }) => {
-    const raw = (input as { material: { kind?: string } }).material
-    const material = (await checked(schemaOf(raw.kind), raw)) as MaterialInput
-    if (revision === 0) {
-      // The form made the id: the same save sent twice is the same paint.
-      const [mine] = await tx.q('select 1 from material where studio_id = $1 and id = $2', [tx.studioId, id])
-      if (!mine && !(await insertMaterial(tx, id, material)))
-        throw new Conflict(
-          `${material.name} of this maker and line is here already. Open that one, or change the name.`,
-        )
-    } else await updateMaterial(tx, id, revision, material)
+  const result = await perform(saveSchema, input, async (tx, { id, revision, material }) => {
+    await saveMaterial(tx, id, revision, material)
     return { id }
   })
   if (result.ok) revalidatePath('/', 'layout')
@@ -47,15 +37,10 @@ export async function currentMaterialAction(
   })
 }
 
-/** Puts a material away, or takes it out again. What was mixed with it stays. */
+/** Puts a material away, or takes it out again. */
 export const archiveMaterialAction = async (input: unknown) =>
   change('/paints', archiveSchema, input, async (tx, { id, archived }) => {
-    const done = await tx.q(
-      `update material set archived_at = case when $3 then coalesce(archived_at, now()) end, updated_at = now()
-       where studio_id = $1 and id = $2 returning id`,
-      [tx.studioId, id, archived],
-    )
-    if (done.length === 0) throw new NotFound('paint or medium')
+    if ((await archiveMaterials(tx, [id], archived)) === 0) throw new NotFound('paint or medium')
   })
 
 /** Makes a change of a material undone. */

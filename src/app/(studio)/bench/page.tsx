@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { undefinedIfMissing } from '@/core/errors'
 import { findBottle } from '@/db/bottles/read'
 import { listBases, listMixable } from '@/db/materials/mixable'
 import { houseRules } from '@/db/people/houseRules'
@@ -32,7 +33,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
     recipe: await namedRecipe(tx, recipe),
     studio: await studioFacts(tx),
     formula: await namedFormula(tx, formula),
-    bottle: isId(like) ? await findBottle(tx, like).catch(() => undefined) : undefined,
+    bottle: isId(like) ? await findBottle(tx, like).catch(undefinedIfMissing) : undefined,
   }))
   const totalUl = ul && /^\d{1,10}$/.test(ul) ? Number(ul) : undefined
   const start = benchStart(materials, {
@@ -67,7 +68,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
 async function namedRecipe(tx: Tx, text: string) {
   const [id, version] = text.split('.')
   if (!isId(id)) return undefined
-  const found = await findRecipe<RecipeBody>(tx, id).catch(() => undefined)
+  const found = await findRecipe<RecipeBody>(tx, id).catch(undefinedIfMissing)
   const v = found?.versions.find((x) => x.version === Number(version)) ?? found?.versions[0]
   return found && v ? { id, name: found.name, version: v.version, body: v.body } : undefined
 }
@@ -76,7 +77,7 @@ async function namedRecipe(tx: Tx, text: string) {
 async function namedFormula(tx: Tx, text: string) {
   const [id, version] = text.split('.')
   if (!isId(id)) return undefined
-  const formula = await findFormula(tx, id).catch(() => undefined)
+  const formula = await findFormula(tx, id).catch(undefinedIfMissing)
   return formula?.versions.some((v) => v.version === Number(version))
     ? { id, version: Number(version), name: formula.name }
     : undefined

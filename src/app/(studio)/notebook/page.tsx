@@ -1,9 +1,8 @@
 import type { Metadata } from 'next'
-import { journal } from '@/db/ledger'
+import { journal, pouredByMonth } from '@/db/ledger'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { Notebook } from '@/stations/notebook/Notebook'
-import { pouredByMonth } from '@/stations/notebook/queries'
 
 export const metadata: Metadata = { title: 'Notebook' }
 

@@ -1,8 +1,7 @@
-import { NextResponse } from 'next/server'
 import { array, number, object, string } from 'yup'
 import { calibrateReader, readerAddress, readerStatus, readSwatch } from '@/devices/reader/read'
-import { answer, checked } from '@/server/perform'
-import { requireSession } from '@/session/current'
+import { ask } from '@/server/perform'
+import { answered, bodyOf } from '@/server/route'
 
 const schema = object({
   do: string()
@@ -14,12 +13,11 @@ const schema = object({
 
 /** Asks the colour reader on this machine: a swatch, its white tile, or how it stands. */
 export async function POST(request: Request) {
-  const said = await answer(async () => {
-    await requireSession()
-    const wish = await checked(schema, await request.json().catch(() => null))
-    const address = readerAddress()
-    if (wish.do === 'read') return readSwatch(address, wish)
-    return wish.do === 'calibrate' ? calibrateReader(address) : readerStatus(address)
-  })
-  return NextResponse.json(said)
+  return answered(
+    await ask(schema, await bodyOf(request), (wish): Promise<unknown> => {
+      const address = readerAddress()
+      if (wish.do === 'read') return readSwatch(address, wish)
+      return wish.do === 'calibrate' ? calibrateReader(address) : readerStatus(address)
+    }),
+  )
 }

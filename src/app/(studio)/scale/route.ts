@@ -1,10 +1,10 @@
-import { NextResponse } from 'next/server'
 import { requestSchema } from '@/devices/scale/protocol'
 import { AWAY, scaleStream } from '@/devices/scale/stream'
 import { FikaError } from '@/core/errors'
-import { requireSession, session } from '@/session/current'
+import { session } from '@/session/current'
 import { eventStream } from '@/server/events'
-import { answer, checked } from '@/server/perform'
+import { ask } from '@/server/perform'
+import { answered, bodyOf } from '@/server/route'
 
 export const dynamic = 'force-dynamic'
 
@@ -16,11 +16,10 @@ export async function GET(request: Request) {
 
 /** Asks something of the scale: tare; of the stand-in also what lies on it. */
 export async function POST(request: Request) {
-  const said = await answer(async () => {
-    await requireSession()
-    const wish = await checked(requestSchema, await request.json().catch(() => null))
-    if (!scaleStream().ask(wish)) throw new FikaError('Device', AWAY)
-    return null
-  })
-  return NextResponse.json(said)
+  return answered(
+    await ask(requestSchema, await bodyOf(request), (wish) => {
+      if (!scaleStream().ask(wish)) throw new FikaError('Device', AWAY)
+      return null
+    }),
+  )
 }

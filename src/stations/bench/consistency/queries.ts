@@ -8,6 +8,7 @@ import { bottlesInUse, portionsOf } from '@/db/bottles/read'
 import { listWaters, materialNames } from '@/db/materials/mixable'
 import { beliefsOf, learnedOf } from '@/db/bottles/consistency'
 import { readBothWays } from '@/db/bottles/readings'
+import { namedSwatches } from '@/db/materials/read'
 import { houseRules } from '@/db/people/houseRules'
 import { studioFacts } from '@/db/people/studio'
 import type { Tx } from '@/db/base/withStudio'
@@ -99,12 +100,7 @@ export async function consistencyData(tx: Tx, now: Date) {
 async function learned(tx: Tx, logs: readonly Logged[]) {
   const curves = pairCurves(logs).slice(0, MOST_PAIRS)
   const ids = curves.flatMap(({ key }) => [key.paintId, key.mediumId].filter((x) => x !== null))
-  const rows = await tx.q<{ id: string; name: string; hex: string | null }>(
-    `select m.id, m.name, p.swatch_hex as hex from material m
-     left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
-     where m.studio_id = $1 and m.id = any ($2)`,
-    [tx.studioId, ids],
-  )
+  const rows = await namedSwatches(tx, ids)
   const by = new Map(rows.map((r) => [r.id, r]))
   return curves.map(({ key, curve, points, mixes }) => ({
     id: `${key.paintId} ${key.mediumId}`,

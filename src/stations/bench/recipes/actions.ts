@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { checkBands } from '@/core/consistency/levelTime'
 import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveShelf } from '@/db/people/houseRules'
-import { refreshKeep } from '@/db/ledger'
+import { refreshKeepOfRack } from '@/db/bottles/edit'
 import { putRecipeAway, saveRecipe } from '@/db/recipes/recipes'
 import { change } from '@/server/change'
 import { idSchema } from '@/db/base/idSchema'
@@ -43,14 +43,5 @@ export const bandsAction = async (input: unknown) =>
 export const shelfAction = async (input: unknown) =>
   change('/', shelfSchema, input, async (tx, { shelfC }) => {
     await saveShelf(tx, shelfC)
-    const rows = await tx.q<{ id: string }>(
-      `select b.vessel_id as id from bottle b join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
-       where b.studio_id = $1 and b.emptied_at is null and v.kind = 'bottle'`,
-      [tx.studioId],
-    )
-    await refreshKeep(
-      tx,
-      rows.map((r) => r.id),
-    )
-    tx.touched.add('rack')
+    await refreshKeepOfRack(tx)
   })

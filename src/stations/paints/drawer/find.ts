@@ -2,6 +2,7 @@ import { countFacets, facetColumn, type FacetColumn, type FacetCount } from '@/c
 import { fold } from '@/core/paint/fold'
 import { IDLE_DAYS } from '@/core/purchase/rhythm'
 import { onHand } from '@/db/materials/onHand'
+import { nearestWords, usesOfPaints } from '@/db/materials/searching'
 import type { Tx } from '@/db/base/withStudio'
 import { shelfOf, type CatalogueRow, type Shelf } from '@/db/materials/drawer'
 import { FACETS, picksOf, type FacetKey, type PaintFilter, type SortKey } from './filter'
@@ -44,10 +45,6 @@ export const CHUNK = 120
 
 /** Words of a search, folded. */
 const words = (q: string) => fold(q).split(' ').filter(Boolean).slice(0, 8)
-/** How alike a word must be to be taken for a typo (pg_trgm): 1 is the same, 0 shares no three letters. */
-const ALIKE = 0.25
-/** Words tried in place of a mistyped one. */
-const TRIED = 5
 
 interface Searched {
   /** 1 for each row found, 2 where the likeliest words were. */
@@ -68,7 +65,7 @@ async function search(tx: Tx, q: string, shelf: Shelf): Promise<Searched | undef
     else strange.push(word)
   }
   if (strange.length === 0) return { hits, near: false }
-  const meant = await nearest(tx, strange)
+  const meant = await nearestWords(tx, strange)
   for (const word of strange) {
     const [first, ...others] = (meant.get(word) ?? []).map((m) => rowsWith(shelf, m))
     for (let i = 0; i < hits.length; i++)
@@ -94,38 +91,6 @@ function keepWhere(hits: Uint8Array, standing: Uint8Array): void {
   for (let i = 0; i < hits.length; i++) if (!standing[i]) hits[i] = 0
 }
 
-/** The words of the catalogue nearest to each typed one, nearest first. */
-async function nearest(tx: Tx, typed: readonly string[]): Promise<Map<string, string[]>> {
-  const rows = await tx.q<{ typed: string; words: string[] }>(
-    `select w as typed, array(
-       select word from search_word where studio_id = $1 and similarity(word, w) >= $3
-       order by similarity(word, w) desc, word limit ${TRIED}
-     ) as words from unnest($2::text[]) as w`,
-    [tx.studioId, typed, ALIKE],
-  )
-  return new Map(rows.map((r) => [r.typed, r.words]))
-}
-
-interface Used {
-  readonly ids: readonly string[]
-  readonly roles: readonly (readonly string[])[]
-  /** When each was used last, ms. */
-  readonly lastAt: readonly number[]
-}
-
-/** Paints that have been mixed, with the roles they were mixed for and when last. */
-async function uses(tx: Tx): Promise<Used> {
-  const [row] = await tx.q<{ [K in keyof Used]: Used[K] | null }>(
-    `select json_agg(material_id) as ids, json_agg(roles) as roles, json_agg(last_at) as "lastAt" from (
-       select material_id, array_agg(role) as roles, round(1000 * extract(epoch from max(last_at))) as last_at
-       from material_use where studio_id = $1 and bottles > 0 group by 1
-     ) as m`,
-    [tx.studioId],
-    'uses',
-  )
-  return { ids: row?.ids ?? [], roles: row?.roles ?? [], lastAt: row?.lastAt ?? [] }
-}
-
 const NOT_COUNTED = -1
 
 /** What moves from day to day, by the row of the shelf: stock (µl, −1 where not counted), use, and what these read as. */
@@ -141,7 +106,7 @@ async function moving(tx: Tx, { rows, index }: Shelf, now: Date): Promise<Moving
     const at = index.get(id)
     if (at !== undefined) stockUl[at] = ul
   }
-  const used = await uses(tx)
+  const used = await usesOfPaints(tx)
   const lastAt = new Float64Array(rows.length)
   const words = new Array<readonly string[]>(rows.length).fill(NEVER)
   const idleBefore = now.getTime() - IDLE_DAYS * 86_400_000

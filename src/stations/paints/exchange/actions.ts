@@ -1,13 +1,12 @@
 'use server'
 
+import { mixed, object } from 'yup'
 import type { Answer } from '@/core/answer'
-import { answer } from '@/server/perform'
-import { requireSession } from '@/session/current'
-import { withStudio } from '@/db/base/withStudio'
+import { perform, performPrepared } from '@/server/perform'
 import { Invalid } from '@/core/errors'
 import type { Mapping } from '@/exchange/fields'
 import { mappingFor, previewFile, readFile, type ReadFile } from '@/exchange/import'
-import { checkImport } from '@/exchange/request'
+import { fileOf, importSchema } from '@/exchange/request'
 import type { ReadRow } from '@/exchange/table'
 
 /** A row as the preview shows it. */
@@ -23,14 +22,19 @@ export interface Opened {
   readonly problem: string | null
 }
 
+const openSchema = object({
+  file: mixed<File>((v): v is File => v instanceof File)
+    .typeError('Choose a file first.')
+    .required('Choose a file first.'),
+})
+
 /** Opens a file and says what an import would do; writes nothing. */
 export async function openFileAction(form: FormData): Promise<Answer<Opened>> {
-  return answer(async () => {
-    const who = await requireSession()
-    const upload = form.get('file')
-    if (!(upload instanceof File)) throw new Invalid('Choose a file first.', 'file')
-    const file = await readFile(new Uint8Array(await upload.arrayBuffer()))
-    return withStudio(who, async (tx) => {
+  return performPrepared(
+    openSchema,
+    form,
+    async ({ file }) => readFile(new Uint8Array(await file.arrayBuffer())),
+    async (tx, file) => {
       const mapping = file.kind === 'table' ? await mappingFor(tx, file.table.headings) : {}
       try {
         return { file, mapping, rows: shown(await previewFile(tx, file, mapping)), problem: null }
@@ -39,15 +43,13 @@ export async function openFileAction(form: FormData): Promise<Answer<Opened>> {
           return { file, mapping, rows: [], problem: error.message }
         throw error
       }
-    })
-  })
+    },
+  )
 }
 
 /** The preview anew, with columns chosen otherwise. */
-export async function previewAction(input: unknown): Promise<Answer<PreviewRow[]>> {
-  return answer(async () => {
-    const who = await requireSession()
-    const { file, mapping } = await checkImport(input)
-    return withStudio(who, async (tx) => shown(await previewFile(tx, file, mapping)))
+export const previewAction = async (input: unknown): Promise<Answer<PreviewRow[]>> =>
+  perform(importSchema, input, async (tx, sent) => {
+    const { file, mapping } = fileOf(sent)
+    return shown(await previewFile(tx, file, mapping))
   })
-}

@@ -1,5 +1,5 @@
 import { groupBy } from '@/core/groupBy'
-import { portionsOf } from '@/db/bottles/read'
+import { bottleTares, portionsOf } from '@/db/bottles/read'
 import { rackBottles } from '@/db/bottles/rack'
 import { weighable } from '@/db/bottles/stocktake'
 import type { Tx } from '@/db/base/withStudio'
@@ -24,14 +24,7 @@ export interface ToWeigh {
 export async function toWeigh(tx: Tx): Promise<ToWeigh[]> {
   const bottles = await rackBottles(tx, false)
   const ids = bottles.map((b) => b.id)
-  const tares = new Map(
-    (
-      await tx.q<{ id: string; mg: number | null }>(
-        'select vessel_id as id, tare_mg as mg from bottle where studio_id = $1 and vessel_id = any ($2)',
-        [tx.studioId, ids],
-      )
-    ).map((r) => [r.id, r.mg]),
-  )
+  const tares = await bottleTares(tx, ids)
   const content = groupBy(await portionsOf(tx, ids), (p) => p.vesselId)
   return bottles
     .map(({ id, code, label, role, palette, hex, sheen, isJar, ul, capacityUl }) => ({

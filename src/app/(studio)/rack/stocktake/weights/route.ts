@@ -1,8 +1,7 @@
+import { object } from 'yup'
 import { weightsTaken } from '@/db/bottles/stocktake'
-import { withStudio } from '@/db/base/withStudio'
-import { requireSession } from '@/session/current'
-import { json } from '@/server/json'
-import { answer } from '@/server/perform'
+import { perform } from '@/server/perform'
+import { rows } from '@/server/route'
 
 /** The weights of the stocktake under way, as JSON. */
-export const GET = async () => json(await answer(async () => withStudio(await requireSession(), weightsTaken)))
+export const GET = async () => rows(await perform(object(), {}, weightsTaken))

@@ -1,4 +1,4 @@
-import type { Tx } from '@/db/base/withStudio'
+import type { Tx } from '../base/withStudio'
 
 export interface MonthPoured {
   /** `2026-11` in the studio's zone. */

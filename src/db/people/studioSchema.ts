@@ -2,7 +2,7 @@ import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { UNIT_SYSTEMS } from '@/core/quantity/parse'
 import { object, string } from 'yup'
 
-export const rulesSchema = object({
+export const studioSchema = object({
   name: string()
     .trim()
     .max(120, 'The name is longer than 120 characters. Shorten it.')

@@ -3,7 +3,7 @@ import { makeStudio } from '../../../tests/support/studio'
 import { discard, pour } from '@/db/ledger'
 import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
-import { pouredByMonth } from './queries'
+import { pouredByMonth } from './pouredByMonth'
 
 afterAll(endPool)
 

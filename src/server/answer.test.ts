@@ -1,7 +1,7 @@
 import { number, object, string } from 'yup'
 import { Conflict, Invalid } from '@/core/errors'
 import { idSchema } from '@/db/base/idSchema'
-import { answer, checked } from '@/server/perform'
+import { answer, checked } from './answer'
 
 jest.mock('@/session/cookie', () => ({ sessionCookie: async () => ({}) }))
 
