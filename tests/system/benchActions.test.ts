@@ -21,7 +21,7 @@ import {
   putRecipeAwayAction,
   saveRecipeAction,
   schoolAction,
-  shelfAction,
+  rackWarmthAction,
 } from '@/stations/bench/recipes/actions'
 import type { RecipeBody } from '@/db/recipes/schema'
 import { benchStart } from '@/stations/bench/start'
@@ -195,11 +195,11 @@ describe('recipes and rules', () => {
         { name: 'thin', fromS: 0 },
       ],
     })
-    await shelfAction({ shelfC: 30 })
+    await rackWarmthAction({ rackC: 30 })
     expect(await rules()).toMatchObject({
       byBody: { soft: { medium: 2.5 } },
       byPaint: [{ paintId: teal, medium: 4 }],
-      shelfC: 30,
+      rackC: 30,
     })
     expect((await rules()).schools.swipe!.lines).toHaveLength(2)
     const bottleNow = await find(id)
@@ -215,10 +215,10 @@ describe('recipes and rules', () => {
           { name: 'b', fromS: 2 },
         ],
       }),
-      await shelfAction({ shelfC: 80 }),
+      await rackWarmthAction({ rackC: 80 }),
     ])
       expect(bad.ok).toBe(false)
-    expect(await rules()).toMatchObject({ byBody: { soft: { medium: 2.5 } }, shelfC: 30 })
+    expect(await rules()).toMatchObject({ byBody: { soft: { medium: 2.5 } }, rackC: 30 })
     await bandsAction({ bands: null })
     await schoolAction({ key: 'swipe', school: null })
     expect((await rules()).bands).toHaveLength(6)

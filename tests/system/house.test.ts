@@ -13,7 +13,7 @@ import { BODIES, MATERIAL_KINDS, OPACITIES, SHEENS, STRENGTHS } from '@/core/pai
 import { FATES, PHOTO_STATES } from '@/core/piece/fates'
 import { PLAN_USES } from '@/core/plan/amounts'
 import { UNIT_SYSTEMS } from '@/core/quantity/parse'
-import { SURFACE_GRADES, SURFACE_SHAPES } from '@/core/surface/shelf'
+import { SURFACE_GRADES, SURFACE_SHAPES } from '@/core/surface/stock'
 import { MOVEMENT_KINDS, VESSEL_KINDS } from '@/core/vessel/kinds'
 import { LOSSES } from '@/core/vessel/weighIn'
 

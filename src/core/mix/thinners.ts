@@ -34,3 +34,9 @@ export const THINNER_FACTS: Readonly<
     waterShare: 0.9,
   },
 }
+
+/** The water one begins with where nobody has chosen: of those there are, the one a mix keeps longest with. */
+export function usualWater<W extends { readonly thinner: Thinner | null }>(waters: readonly W[]): W | undefined {
+  const keeps = (w: W) => (w.thinner ? THINNER_FACTS[w.thinner].keepsDays : 0)
+  return waters.reduce<W | undefined>((best, w) => (best && keeps(best) >= keeps(w) ? best : w), undefined)
+}

@@ -4,7 +4,7 @@ import type { MediumKind } from '../paint/properties'
 /** Days a mix without any water keeps. From memory; a start value. */
 const DRY_DAYS = 270
 /** The shelf the days are meant for, °C. */
-export const USUAL_SHELF_C = 20
+export const USUAL_RACK_C = 20
 /** Every 10 °C warmer halves what keeps. From memory; a start value. */
 const HALVED_BY_C = 10
 /** Mediums that spoil sooner. From memory; start values. */
@@ -15,14 +15,14 @@ export interface KeptMix {
   readonly thinners: readonly (Thinner | null)[]
   readonly mediums: readonly MediumKind[]
   /** °C of the shelf. */
-  readonly shelfC: number
+  readonly rackC: number
 }
 
 /** Days a mix is expected to keep: its worst water, its worst medium, and how warm it stands. Frost: none at all. */
-export function keepsDays({ thinners, mediums, shelfC }: KeptMix): number {
-  if (shelfC <= 0) return 0
+export function keepsDays({ thinners, mediums, rackC }: KeptMix): number {
+  if (rackC <= 0) return 0
   const water = Math.min(DRY_DAYS, ...thinners.map((t) => (t ? THINNER_FACTS[t].keepsDays : 30)))
   const medium = Math.min(1, ...mediums.map((m) => BY_MEDIUM[m] ?? 1))
-  const warmth = Math.min(1, 2 ** ((USUAL_SHELF_C - shelfC) / HALVED_BY_C))
+  const warmth = Math.min(1, 2 ** ((USUAL_RACK_C - rackC) / HALVED_BY_C))
   return Math.max(1, Math.round(water * medium * warmth))
 }

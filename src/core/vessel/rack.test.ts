@@ -11,7 +11,7 @@ import type { Loss } from './weighIn'
 
 describe('how long a mix keeps', () => {
   const days = (more: Partial<Parameters<typeof keepsDays>[0]>) =>
-    keepsDays({ thinners: ['distilled'], mediums: [], shelfC: 20, ...more })
+    keepsDays({ thinners: ['distilled'], mediums: [], rackC: 20, ...more })
   // Common practice, no published source: days with tap, weeks with purified, nine months with distilled water.
   it('goes by its worst water', () => {
     expect([
@@ -24,9 +24,9 @@ describe('how long a mix keeps', () => {
   })
   it('is shorter with glue, shorter where it is warm, and nothing in the frost', () => {
     expect(days({ mediums: ['glue', 'conditioner'] })).toBe(162)
-    expect(days({ shelfC: 30 })).toBe(135)
-    expect(days({ shelfC: 5 })).toBe(270)
-    expect(days({ shelfC: 0 })).toBe(0)
+    expect(days({ rackC: 30 })).toBe(135)
+    expect(days({ rackC: 5 })).toBe(270)
+    expect(days({ rackC: 0 })).toBe(0)
   })
   it('is never longer for being warmer or for one more thing in it', () => {
     fc.assert(
@@ -34,12 +34,12 @@ describe('how long a mix keeps', () => {
         fc.subarray([...THINNERS]),
         fc.subarray([...MEDIUM_KINDS]),
         fc.integer({ min: 1, max: 40 }),
-        (thinners, mediums, shelfC) => {
-          const whole = keepsDays({ thinners, mediums, shelfC })
+        (thinners, mediums, rackC) => {
+          const whole = keepsDays({ thinners, mediums, rackC })
           expect(whole).toBeLessThanOrEqual(
-            keepsDays({ thinners: thinners.slice(1), mediums: mediums.slice(1), shelfC }),
+            keepsDays({ thinners: thinners.slice(1), mediums: mediums.slice(1), rackC }),
           )
-          expect(whole).toBeLessThanOrEqual(keepsDays({ thinners, mediums, shelfC: shelfC - 1 }) || whole)
+          expect(whole).toBeLessThanOrEqual(keepsDays({ thinners, mediums, rackC: rackC - 1 }) || whole)
         },
       ),
     )

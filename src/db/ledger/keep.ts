@@ -25,7 +25,7 @@ export async function refreshKeep(tx: Tx, vesselIds: readonly string[]): Promise
     [
       tx.studioId,
       rows.map((r) => r.id),
-      rows.map((r) => keepsDays({ thinners: r.waters ?? [], mediums: r.mediums ?? [], shelfC: r.c })),
+      rows.map((r) => keepsDays({ thinners: r.waters ?? [], mediums: r.mediums ?? [], rackC: r.c })),
     ],
   )
 }

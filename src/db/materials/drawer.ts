@@ -9,7 +9,7 @@ import type { Tx } from '@/db/base/withStudio'
 import { allMaterials, type MaterialRow } from './read'
 
 /** A paint as the drawer finds it, with what can be said of it once and for all. */
-export interface CatalogueRow extends MaterialRow {
+export interface DrawerPaint extends MaterialRow {
   readonly lab: Triple
   readonly hueOrder: number
   /** Minor units per ml at its price; null where none is known. */
@@ -17,8 +17,8 @@ export interface CatalogueRow extends MaterialRow {
 }
 
 /** The paints of a studio, in the drawer or put away, with the facets that stock and use do not move. */
-export interface Shelf {
-  readonly rows: readonly CatalogueRow[]
+export interface Drawer {
+  readonly rows: readonly DrawerPaint[]
   readonly index: ReadonlyMap<string, number>
   /** What typed search looks through: a line a row, so that one pass finds a word in all of them. */
   readonly text: string
@@ -29,8 +29,8 @@ export interface Shelf {
 
 interface Catalogue {
   readonly version: number
-  readonly drawer: Shelf
-  readonly putAway: Shelf
+  readonly drawer: Drawer
+  readonly putAway: Drawer
 }
 
 /** Catalogues by studio, the most recently used last. The database counts each change, so an old one is noticed. */
@@ -38,7 +38,7 @@ const known = new Map<string, Catalogue>()
 const MOST_KNOWN = 20
 
 /** The paints of a studio, from memory where the catalogue has not changed since. */
-export async function shelfOf(tx: Tx, archived: boolean): Promise<Shelf> {
+export async function drawerOf(tx: Tx, archived: boolean): Promise<Drawer> {
   const [row] = await tx.q<{ n: number }>(
     'select n from catalogue_version where studio_id = $1',
     [tx.studioId],
@@ -51,8 +51,8 @@ export async function shelfOf(tx: Tx, archived: boolean): Promise<Shelf> {
     const paints = (await allMaterials(tx)).filter((m) => m.kind === 'paint').map(describe)
     catalogue = {
       version,
-      drawer: shelf(paints.filter((p) => !p.archived)),
-      putAway: shelf(paints.filter((p) => p.archived)),
+      drawer: drawer(paints.filter((p) => !p.archived)),
+      putAway: drawer(paints.filter((p) => p.archived)),
     }
   }
   const read = catalogue
@@ -65,7 +65,7 @@ export async function shelfOf(tx: Tx, archived: boolean): Promise<Shelf> {
   return archived ? catalogue.putAway : catalogue.drawer
 }
 
-function describe(m: MaterialRow): CatalogueRow {
+function describe(m: MaterialRow): DrawerPaint {
   const lab = hexToLab(m.swatchHex!)
   return {
     ...m,
@@ -75,11 +75,11 @@ function describe(m: MaterialRow): CatalogueRow {
   }
 }
 
-function shelf(rows: readonly CatalogueRow[]): Shelf {
+function drawer(rows: readonly DrawerPaint[]): Drawer {
   const texts = rows.map(searchText)
   const lines = new Int32Array(rows.length + 1)
   texts.forEach((t, i) => (lines[i + 1] = lines[i]! + t.length + 1))
-  const column = (key: string, of: (m: CatalogueRow) => readonly string[]) =>
+  const column = (key: string, of: (m: DrawerPaint) => readonly string[]) =>
     facetColumn(key, rows.length, (i) => of(rows[i]!))
   return {
     rows,

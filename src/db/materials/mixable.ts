@@ -123,10 +123,17 @@ export async function rememberDensity(tx: Tx, materialId: string, densityGPerMl:
   )
 }
 
+/** A kind of water one can thin with. */
+export interface Water {
+  readonly id: string
+  readonly name: string
+  readonly thinner: Thinner | null
+}
+
 /** The kinds of water one can thin with, by name. */
-export function listWaters(tx: Tx): Promise<{ id: string; name: string }[]> {
+export function listWaters(tx: Tx): Promise<Water[]> {
   return tx.q(
-    `select id, name from material where studio_id = $1 and kind = 'water' and archived_at is null order by name`,
+    `select id, name, thinner from material where studio_id = $1 and kind = 'water' and archived_at is null order by name`,
     [tx.studioId],
   )
 }

@@ -9,7 +9,7 @@ import {
   saveRatioOfBody,
   saveRatioOfPaint,
   saveSchool,
-  saveShelf,
+  saveRackWarmth,
 } from '@/db/people/houseRules'
 import { addEvent, beginMixing, endMixing, findMixing, openMixings, type Mixing } from './mixings'
 import { takeOut } from '@/db/ledger'
@@ -129,7 +129,7 @@ describe('house rules', () => {
     const studio = await makeStudio()
     const teal = await studio.paint('Teal')
     const rules = () => studio.run(houseRules)
-    expect(await rules()).toMatchObject({ byBody: {}, byPaint: [], schools: {}, shelfC: 20 })
+    expect(await rules()).toMatchObject({ byBody: {}, byPaint: [], schools: {}, rackC: 20 })
     expect((await rules()).bands[0]!.name).toBe('stands')
     await studio.run(async (tx) => {
       await saveRatioOfBody(tx, 'soft', { medium: 2.5, paint: 1 })
@@ -141,13 +141,13 @@ describe('house rules', () => {
         { name: 'thick', fromS: 3 },
         { name: 'thin', fromS: 0 },
       ])
-      await saveShelf(tx, 24)
+      await saveRackWarmth(tx, 24)
     })
     const own = rulesOf(await rules())
     expect(own.byBody).toEqual({ soft: { medium: 2.5, paint: 1 }, heavy: { medium: 4, paint: 1 } })
     expect(own.byPaint.get(teal)).toMatchObject({ medium: 6, paint: 1 })
     expect(own.schools.get('swipe')!.lines).toEqual([{ what: 'paint', parts: 1 }])
-    expect(await rules()).toMatchObject({ shelfC: 24, bands: [{ name: 'thick' }, { name: 'thin' }] })
+    expect(await rules()).toMatchObject({ rackC: 24, bands: [{ name: 'thick' }, { name: 'thin' }] })
     await studio.run(async (tx) => {
       await saveRatioOfBody(tx, 'soft', null)
       await saveRatioOfPaint(tx, teal, null)

@@ -1,6 +1,6 @@
 import { needsPigmentCare } from '@/core/paint/pigments'
 import type { GuideLine, GuidePlan } from '@/core/mix/guide'
-import type { Role } from '@/core/paint/properties'
+import { STRENGTHS, type MaterialKind, type Role } from '@/core/paint/properties'
 import type { Belief } from '@/core/consistency/dilution'
 import type { WaterSchool } from '@/core/mix/waterLimit'
 import type { Material } from '@/db/materials/mixable'
@@ -42,6 +42,15 @@ export function prepareSteps(lines: readonly GuideLine[], materials: ReadonlyMap
   return steps
 }
 
+const TURN: Readonly<Record<MaterialKind, number>> = { medium: 0, paint: 1, additive: 2, water: 3 }
+
+/**
+ * When a line is poured: mediums first, the weak paints before the strong, since a drop too much of what is weak is
+ * mended by what is strong, and not the other way about. Common practice, no published source.
+ */
+const turnOf = (kind: MaterialKind, m: Material | undefined) =>
+  TURN[kind] + STRENGTHS.indexOf(m?.strength ?? 'normal') / STRENGTHS.length
+
 /** The plan of a guided mix from what was sent and what the studio has. */
 export function keptPlan(
   input: BeginGuide,
@@ -67,9 +76,7 @@ export function keptPlan(
       },
     ]
   })
-  // Mediums first, the strong paints last: a drop too much of medium is mended by paint, not the other way about.
-  const ORDER = { medium: 0, paint: 1, additive: 2, water: 3 }
-  lines.sort((a, b) => ORDER[a.kind] - ORDER[b.kind])
+  lines.sort((a, b) => turnOf(a.kind, materials.get(a.id)) - turnOf(b.kind, materials.get(b.id)))
   const water = materials.get(input.waterId)
   return {
     lines,

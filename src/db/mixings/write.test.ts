@@ -2,7 +2,9 @@ import { v7 as uuidv7 } from 'uuid'
 import { type GuideEvent, guideState } from '@/core/mix/guide'
 import { findBottle, portionsOf } from '@/db/bottles/read'
 import { listBases, listMixable, rememberDensity } from '@/db/materials/mixable'
-import { loggedTitrations } from '@/db/bottles/consistency'
+import { START_AGEING } from '@/core/consistency/ageing'
+import { findMixing } from './mixings'
+import { beliefsOf, learnedOf, loggedTitrations } from '@/db/bottles/consistency'
 import { journal, discard } from '@/db/ledger'
 import { undo } from '@/server/undo'
 import { beginMixing } from './mixings'
@@ -102,6 +104,24 @@ describe('a guided mix', () => {
     expect(bottle.w).toBeCloseTo(0.04, 5)
     expect(bottle.readW).toBeCloseTo(0.04, 5)
     expect(bottle.recipe.paints[0]).toMatchObject({ name: 'Teal', parts: 1 })
+    // As any reading is noted: with what its own readings say now, how it will thicken, and by one clock.
+    const [{ clock, read }] = (await studio.run((tx) =>
+      tx.q<{ clock: string; read: string }>(
+        `select max(r.at) as clock, b.read_at as read from bottle b
+         join titration t on t.studio_id = b.studio_id and t.vessel_id = b.vessel_id
+         join level_reading r on r.studio_id = t.studio_id and r.titration_id = t.id
+         where b.studio_id = $1 and b.vessel_id = $2 group by b.read_at`,
+        [tx.studioId, ids[0]],
+      ),
+    )) as [{ clock: string; read: string }]
+    expect(clock).toBe(read)
+    expect(bottle.thickens).toBeCloseTo(START_AGEING.perDay, 6)
+    const learned = await studio.run(learnedOf)
+    const known = await studio.run((tx) => beliefsOf(tx, [bottle], learned, new Date(read)))
+    expect(bottle.curveB).toBeCloseTo(known.get(bottle.id)!.belief.b, 3)
+    const unread = (await studio.run((tx) => findMixing<{ belief: { b: number } }, unknown>(tx, input.id))).plan.belief
+      .b
+    expect(Math.abs(bottle.curveB! - unread)).toBeGreaterThan(0.1)
     const [log] = await studio.run(loggedTitrations)
     expect(log).toMatchObject({ vesselId: ids[0], paintId: teal, mediumId: flow })
     expect(log!.points.map((p) => Math.round(p.w * 1000) / 1000)).toEqual([0, 0.04])
@@ -279,6 +299,30 @@ describe('the plan of a guided mix', () => {
     const plan = keptPlan(input, materials, 'binder', { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 })
     expect(plan.lines.map((l) => l.name)).toEqual(['Flow', 'Teal'])
     expect(plan.prepare).toEqual(['Shake or stir Teal.'])
+    const [first, second] = [...materials.values()].filter((m) => m.kind === 'water')
+    const paints = new Map(materials)
+      .set(first!.id, {
+        ...materials.get(input.lines[0]!.id)!,
+        id: first!.id,
+        kind: 'paint',
+        name: 'Violet',
+        strength: 'very strong',
+      })
+      .set(second!.id, {
+        ...materials.get(input.lines[0]!.id)!,
+        id: second!.id,
+        kind: 'paint',
+        name: 'Weak grey',
+        strength: 'weak',
+      })
+    const line = (id: string) => ({ source: 'material' as const, id, plannedUl: 9, byDrop: false })
+    const many = { ...input, lines: [line(first!.id), ...input.lines, line(second!.id)] }
+    expect(keptPlan(many, paints, 'binder', plan.belief).lines.map((l) => l.name)).toEqual([
+      'Flow',
+      'Weak grey',
+      'Teal',
+      'Violet',
+    ])
     const flow = [...materials.values()].find((m) => m.name === 'Flow')!
     const teal = [...materials.values()].find((m) => m.name === 'Teal')!
     const other = new Map([

@@ -19,13 +19,13 @@ export interface RulesRow {
     Record<string, { readonly lines: readonly SchoolLine[]; readonly steps: readonly string[] }>
   >
   readonly bands: readonly Band[]
-  readonly shelfC: number
+  readonly rackC: number
 }
 
 /** The studio's rules of mixing. */
 export async function houseRules(tx: Tx): Promise<RulesRow> {
   const [row] = await tx.q<Omit<RulesRow, 'bands'> & { bands: Band[] | null }>(
-    `select s.ratios as "byBody", s.schools, s.bands, s.shelf_c as "shelfC",
+    `select s.ratios as "byBody", s.schools, s.bands, s.shelf_c as "rackC",
        (select coalesce(json_agg(json_build_object('paintId', paint_id, 'medium', medium, 'paint', paint, 'note', note)), '[]')
         from paint_ratio r where r.studio_id = s.studio_id) as "byPaint"
      from studio s where s.studio_id = $1`,
@@ -77,8 +77,8 @@ export const saveSchool = (
 
 export const saveBands = (tx: Tx, bands: readonly Band[] | null) =>
   tx.q('update studio set bands = $2 where studio_id = $1', [tx.studioId, bands && JSON.stringify(bands)])
-export const saveShelf = (tx: Tx, shelfC: number) =>
-  tx.q('update studio set shelf_c = $2 where studio_id = $1', [tx.studioId, shelfC])
+export const saveRackWarmth = (tx: Tx, rackC: number) =>
+  tx.q('update studio set shelf_c = $2 where studio_id = $1', [tx.studioId, rackC])
 
 /** Keeps the studio's own name, units, water school and currency. */
 export const saveStudio = (tx: Tx, r: InferType<typeof studioSchema>) =>

@@ -1,5 +1,5 @@
 import { APART_USES } from '@/core/plan/amounts'
-import { SURFACE_SHAPES } from '@/core/surface/shelf'
+import { SURFACE_SHAPES } from '@/core/surface/stock'
 import { array, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 import { TECHNIQUES } from '@/core/technique/techniques'

@@ -84,8 +84,8 @@ export const bandsSchema = object({
     .nullable()
     .default(null),
 })
-export const shelfSchema = object({
-  shelfC: number()
+export const rackWarmthSchema = object({
+  rackC: number()
     .typeError('Type how warm the rack stands in °C, like 20.')
     .integer('Whole degrees are enough.')
     .min(-10, 'Colder than −10 °C is no rack for paint.')

@@ -1,4 +1,4 @@
-import type { SurfaceGrade, SurfaceShape } from '@/core/surface/shelf'
+import type { SurfaceGrade, SurfaceShape } from '@/core/surface/stock'
 import type { Tx } from '@/db/base/withStudio'
 
 /** A kind of surface on the shelf, with how many there are and what one cost. */

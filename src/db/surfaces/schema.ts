@@ -1,4 +1,4 @@
-import { SURFACE_SHAPES } from '@/core/surface/shelf'
+import { SURFACE_SHAPES } from '@/core/surface/stock'
 import { number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 import { priceMinor } from '@/db/materials/schema'

@@ -1,3 +1,4 @@
+import { usualWater } from '@/core/mix/thinners'
 import type { Role } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { formatRatio } from '@/core/quantity/ratio'
@@ -50,7 +51,7 @@ export function benchStart(
     recipe?: { id: string; name: string; version: number; body: RecipeBody } | undefined
   },
 ): BenchStart {
-  const water = materials.find((m) => m.kind === 'water')
+  const water = usualWater(materials.filter((m) => m.kind === 'water'))
   const medium =
     materials.find((m) => m.mediumKind === 'conditioner') ?? materials.find((m) => m.kind === 'medium' && !m.inBottle)
   const total = from.totalUl ? `${round(from.totalUl / 1000)} ml` : from.us ? '8 fl oz' : '240 ml'

@@ -14,7 +14,7 @@ import { UsedInBottles, Versions, type ShownVersion } from './desk/Versions'
 import { CandidateCard } from './match/CandidateCard'
 import { besidesUl, cupOf, takenAlong } from './mend/cup'
 import { PaletteCheck } from './palette/PaletteCheck'
-import { ColourShelf, type ColourCard } from './shelf/ColourShelf'
+import { NamedColours, type ColourCard } from './named/NamedColours'
 import { labOfTarget, spectrumOfTarget, targetOf } from './target/target'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
@@ -57,7 +57,7 @@ describe('the shelf of colours', () => {
     standsInFor: null,
   }
   it('says whether a colour was painted out, and how that came out', () => {
-    const of = (miss: number | null) => words(<ColourShelf colours={[{ ...card, miss }]} bottled={[]} />)
+    const of = (miss: number | null) => words(<NamedColours colours={[{ ...card, miss }]} bottled={[]} />)
     expect(of(null)).toContain('not painted out yet')
     expect(of(0.4)).toContain('painted out, as computed')
     expect(of(2)).toContain('a hair off (ΔE00 2.0)')
@@ -66,11 +66,11 @@ describe('the shelf of colours', () => {
   })
   it('names the paint it stands in for, and leads on where it is empty', () => {
     const lost = { id: 'w', name: 'Winter Barge', hex: '#4f8f8a' }
-    expect(words(<ColourShelf colours={[{ ...card, standsInFor: lost }]} bottled={[]} />)).toContain(
+    expect(words(<NamedColours colours={[{ ...card, standsInFor: lost }]} bottled={[]} />)).toContain(
       'for Winter Barge, ΔE00 0.0',
     )
     const empty = words(
-      <ColourShelf colours={[]} bottled={[{ bottleId: 'b', label: 'Reed', hex: null, text: 'Reed 3', href: '/x' }]} />,
+      <NamedColours colours={[]} bottled={[{ bottleId: 'b', label: 'Reed', hex: null, text: 'Reed 3', href: '/x' }]} />,
     )
     expect(empty).toContain('No colour is kept yet')
     expect(empty).toContain('In bottles, without a name')

@@ -6,7 +6,7 @@ import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import { PaintSheet } from './card/PaintSheet'
 import { PigmentTable } from './card/PigmentTable'
 import { SideBySide } from './compare/SideBySide'
-import type { CatalogueRow } from '@/db/materials/drawer'
+import type { DrawerPaint } from '@/db/materials/drawer'
 import { PaintCard } from './drawer/PaintCard'
 import { EffectChart } from './mediums/EffectChart'
 import { MediumCards } from './mediums/MediumCards'
@@ -55,7 +55,7 @@ const material: MaterialRow = {
   substitutes: [],
   standIn: [],
 }
-const paint = (more: Partial<CatalogueRow> = {}): CatalogueRow => {
+const paint = (more: Partial<DrawerPaint> = {}): DrawerPaint => {
   const m = { ...material, ...more }
   return { ...m, lab: hexToLab(m.swatchHex!), hueOrder: 0, perMl: 8.25, ...more }
 }
@@ -91,10 +91,10 @@ describe('a paint’s card in the drawer', () => {
 })
 
 describe('a paint’s page', () => {
-  const sheet = (p: CatalogueRow, others: CatalogueRow[] = [], mediumPerMl: number | null = 1.5) => {
+  const sheet = (p: DrawerPaint, others: DrawerPaint[] = [], mediumPerMl: number | null = 1.5) => {
     const all = [p, ...others]
     const byId = new Map(all.map((o) => [o.id, o]))
-    const comparable = (o: CatalogueRow) => ({
+    const comparable = (o: DrawerPaint) => ({
       id: o.id,
       swatchHex: o.swatchHex!,
       pigments: o.pigments,

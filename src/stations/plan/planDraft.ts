@@ -1,5 +1,5 @@
 import { APART_USES, type ApartUse, planParts, type PlanPart } from '@/core/plan/amounts'
-import type { SurfaceShape } from '@/core/surface/shelf'
+import type { SurfaceShape } from '@/core/surface/stock'
 import { FikaError, Invalid } from '@/core/errors'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'

@@ -1,5 +1,6 @@
 'use client'
 
+import type { Water } from '@/db/materials/mixable'
 import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -31,7 +32,7 @@ export function BottleActions({
   bottle: BottleFull
   units: UnitSystem
   limit: WaterVerdict | undefined
-  waters: readonly { id: string; name: string }[]
+  waters: readonly Water[]
   others: readonly { id: string; label: string }[]
 }) {
   const [task, setTask] = useState<Task>('take')

@@ -1,3 +1,4 @@
+import type { Water } from '@/db/materials/mixable'
 import Link from 'next/link'
 import { techniqueName } from '@/core/technique/techniques'
 import { bandOf, type Band } from '@/core/consistency/levelTime'
@@ -32,7 +33,7 @@ interface Props {
   now: Date
   /** What the house's limit says of the water in it; nothing where it is empty. */
   water: WaterVerdict | undefined
-  waters: { id: string; name: string }[]
+  waters: Water[]
   others: { id: string; label: string }[]
   bands: readonly Band[]
   /** Pieces it was poured on. */

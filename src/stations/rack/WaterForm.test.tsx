@@ -2,9 +2,10 @@
 import { fireEvent, render, screen } from '@testing-library/react'
 import { WaterForm } from './WaterForm'
 
+/** Named in another language: which one is usual goes by what it is, not by what it is called. */
 const waters = [
-  { id: 't', name: 'Tap water' },
-  { id: 'd', name: 'Distilled water' },
+  { id: 't', name: 'Kranvatten', thinner: 'tap' as const },
+  { id: 'd', name: 'Avjoniserat', thinner: 'distilled' as const },
 ]
 const limit = { roomUl: 1_000, sentence: 'Water is 28 % of the paint.' }
 

@@ -3,8 +3,10 @@
 import { Button, Select } from 'antd'
 import Link from 'next/link'
 import { useState } from 'react'
+import { usualWater } from '@/core/mix/thinners'
 import { formatDrops, formatSmall } from '@/core/quantity/format'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
+import type { Water } from '@/db/materials/mixable'
 import { Notice } from '@/ui/frame/Notice'
 import { QuantityInput, readVolume } from '@/ui/forms/QuantityInput'
 
@@ -18,7 +20,7 @@ export function WaterForm({
   pending,
   onAdd,
 }: {
-  waters: readonly { id: string; name: string }[]
+  waters: readonly Water[]
   evaporatedUl: number
   /** What the house's limit says of the water in it. */
   limit: { readonly roomUl: number; readonly sentence: string } | undefined
@@ -29,7 +31,7 @@ export function WaterForm({
   onAdd: (waterId: string, ul: number) => void
 }) {
   const [typed, setTyped] = useState(evaporatedUl ? formatDrops(evaporatedUl).replace('\u00a0', ' ') : '')
-  const [waterId, setWaterId] = useState(waters.find((w) => w.name.startsWith('Distilled'))?.id ?? waters[0]?.id)
+  const [waterId, setWaterId] = useState(usualWater(waters)?.id)
   return (
     <>
       <label className="field">

@@ -6,7 +6,7 @@ import { hexToLab } from '@/core/colour/lab'
 import { inStudio } from '@/session/current'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
 import { deskData } from '@/stations/formulas/queries'
-import { ColourShelf } from '@/stations/formulas/shelf/ColourShelf'
+import { NamedColours } from '@/stations/formulas/named/NamedColours'
 import { hexOfParts, lookOfParts, textOfParts } from '@/stations/formulas/shown'
 import { firstValues, type Search } from '@/ui/frame/search'
 
@@ -31,7 +31,7 @@ export default async function Formulas({ searchParams }: { searchParams: Search 
         </Link>
       </div>
       <FormulasNav here="/formulas" />
-      <ColourShelf
+      <NamedColours
         colours={formulas.map((f) => {
           const last = f.versions[0]!
           const hex = hexOfParts(last.parts, byId)

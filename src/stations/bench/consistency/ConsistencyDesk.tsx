@@ -6,6 +6,7 @@ import { START_AGEING } from '@/core/consistency/ageing'
 import { forecast } from '@/core/consistency/dilution'
 import { undiluted } from '@/core/consistency/reference'
 import { techniqueOf, TECHNIQUES, USUAL_TECHNIQUE } from '@/core/technique/techniques'
+import { usualWater } from '@/core/mix/thinners'
 import { LOOKS, wantedBand, type Look } from '@/core/consistency/wanted'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { formatMl, formatSmall } from '@/core/quantity/format'
@@ -39,7 +40,7 @@ export function ConsistencyDesk({
   const [technique, setTechnique] = useState<string>()
   const [look, setLook] = useState<Look>('as usual')
   const [palette, setPalette] = useState<string>()
-  const [waterId, setWaterId] = useState(data.waters[0]?.id)
+  const [waterId, setWaterId] = useState(usualWater(data.waters)?.id)
   const bottle = bottles.find((b) => b.id === chosen)
   const palettes = [...new Set(bottles.map((b) => b.palette).filter(Boolean))].sort()
   const shown = palette ?? bottle?.palette ?? ''

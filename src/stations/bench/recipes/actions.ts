@@ -3,7 +3,7 @@
 import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { checkBands } from '@/core/consistency/levelTime'
-import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveShelf } from '@/db/people/houseRules'
+import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveRackWarmth } from '@/db/people/houseRules'
 import { refreshKeepOfRack } from '@/db/bottles/edit'
 import { putRecipeAway, saveRecipe } from '@/db/recipes/recipes'
 import { change } from '@/server/change'
@@ -16,7 +16,7 @@ import {
   paintRatioSchema,
   saveRecipeSchema,
   schoolSchema,
-  shelfSchema,
+  rackWarmthSchema,
 } from '@/db/recipes/schema'
 
 /** Saves a recipe, or the next version of it. */
@@ -40,8 +40,8 @@ export const bandsAction = async (input: unknown) =>
   change('/', bandsSchema, input, (tx, { bands }) => saveBands(tx, bands && checkBands(bands)))
 
 /** How warm the rack stands; what keeps is worked out anew for all that is on it. */
-export const shelfAction = async (input: unknown) =>
-  change('/', shelfSchema, input, async (tx, { shelfC }) => {
-    await saveShelf(tx, shelfC)
+export const rackWarmthAction = async (input: unknown) =>
+  change('/', rackWarmthSchema, input, async (tx, { rackC }) => {
+    await saveRackWarmth(tx, rackC)
     await refreshKeepOfRack(tx)
   })

@@ -11,17 +11,17 @@ import { formatMoney } from '@/core/quantity/money'
 import type { ReadOptics } from '@/db/materials/optics'
 import { Chip, Drawdown } from '@/ui/pictures/Drawdown'
 import { TrayMark } from '@/ui/frame/TrayMark'
-import type { CatalogueRow } from '@/db/materials/drawer'
+import type { DrawerPaint } from '@/db/materials/drawer'
 import { PigmentCaution } from './PigmentCaution'
 import { PigmentTable } from './PigmentTable'
 
 interface Props {
-  readonly paint: CatalogueRow
+  readonly paint: DrawerPaint
   readonly onHandUl: number | null
   /** Cheapest medium, for the price of mixed paint; null where none has a price. */
   readonly mediumPerMl: number | null
-  readonly alike: readonly (Likeness & { paint: CatalogueRow })[]
-  readonly byId: ReadonlyMap<string, CatalogueRow>
+  readonly alike: readonly (Likeness & { paint: DrawerPaint })[]
+  readonly byId: ReadonlyMap<string, DrawerPaint>
   readonly currency: string
   /** How well its action in mixes is known. */
   readonly optics: Pick<ReadOptics, 'known' | 'sigma' | 'mixes' | 'fit'> | undefined
@@ -198,7 +198,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
 }
 
 /** Masstone, wet and tint, touching, so that the difference is seen. */
-function Swatches({ paint }: { paint: CatalogueRow }) {
+function Swatches({ paint }: { paint: DrawerPaint }) {
   const list = [
     [paint.swatchHex, 'masstone, dry'],
     [paint.wetHex, paint.wetHex ? `wet, ${wetWords(paint.wetHex, paint.lab)}` : ''],
@@ -238,7 +238,7 @@ function knownWords({ known, sigma, mixes, fit }: NonNullable<Props['optics']>):
 }
 
 /** How the wet paint differs from the dry one. */
-function wetWords(wetHex: string, dry: CatalogueRow['lab']): string {
+function wetWords(wetHex: string, dry: DrawerPaint['lab']): string {
   const wet = hexToLab(wetHex)
   const words = differenceInWords(deltaE00(wet, dry))
   if (words === 'cannot tell') return 'the same'
@@ -254,7 +254,7 @@ function Touching({ one, two, size = 28 }: { one: string; two: string; size?: nu
   )
 }
 
-function Flags({ paint }: { paint: CatalogueRow }) {
+function Flags({ paint }: { paint: DrawerPaint }) {
   if (paint.flags.length === 0) return null
   return (
     <ul className="said-list">
@@ -270,7 +270,7 @@ function Flags({ paint }: { paint: CatalogueRow }) {
   )
 }
 
-function Replaced({ paint, byId }: { paint: CatalogueRow; byId: ReadonlyMap<string, CatalogueRow> }) {
+function Replaced({ paint, byId }: { paint: DrawerPaint; byId: ReadonlyMap<string, DrawerPaint> }) {
   const name = (id: string) => byId.get(id)?.name ?? 'a paint put away'
   return (
     <>

@@ -4,14 +4,14 @@ import { formatRatio } from '@/core/quantity/ratio'
 import { standInsFor } from '@/db/formulas/formulas'
 import { readOptics } from '@/db/materials/optics'
 import type { Tx } from '@/db/base/withStudio'
-import type { CatalogueRow } from '@/db/materials/drawer'
+import type { DrawerPaint } from '@/db/materials/drawer'
 import type { StandIn } from './StandIns'
 
 /** Every formula that can stand in for a paint: the named ones, and the one written on the paint itself. */
 export async function standInsOf(
   tx: Tx,
-  paint: CatalogueRow,
-  byId: ReadonlyMap<string, CatalogueRow>,
+  paint: DrawerPaint,
+  byId: ReadonlyMap<string, DrawerPaint>,
 ): Promise<StandIn[]> {
   const named = await standInsFor(tx, paint.id)
   const rivals = [

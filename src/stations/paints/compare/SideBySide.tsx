@@ -7,12 +7,12 @@ import { formatMoney } from '@/core/quantity/money'
 import type { ReadOptics } from '@/db/materials/optics'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { sheenFill } from '@/ui/pictures/SheenDefs'
-import type { CatalogueRow } from '@/db/materials/drawer'
+import type { DrawerPaint } from '@/db/materials/drawer'
 import type { PairNoteRow } from '@/db/materials/read'
 import { VERDICTS } from '../verdicts'
 
 interface Props {
-  readonly paints: readonly CatalogueRow[]
+  readonly paints: readonly DrawerPaint[]
   readonly notes: readonly PairNoteRow[]
   readonly currency: string
   readonly optics: readonly ReadOptics[]
@@ -66,7 +66,7 @@ function Matrix({
   notes,
   read,
 }: {
-  paints: readonly CatalogueRow[]
+  paints: readonly DrawerPaint[]
   notes: readonly PairNoteRow[]
   read: readonly ReadOptics[]
 }) {
@@ -136,7 +136,7 @@ function Matrix({
 }
 
 /** Transparent to opaque: a palette balances both. */
-function Balance({ paints }: { paints: readonly CatalogueRow[] }) {
+function Balance({ paints }: { paints: readonly DrawerPaint[] }) {
   return (
     <section className="panel" aria-label="Balance">
       <h2>Transparent to opaque</h2>
@@ -157,7 +157,7 @@ function Balance({ paints }: { paints: readonly CatalogueRow[] }) {
 }
 
 /** Pigments that stand in more than one of them. */
-function Shared({ paints }: { paints: readonly CatalogueRow[] }) {
+function Shared({ paints }: { paints: readonly DrawerPaint[] }) {
   const names = [...new Set(paints.flatMap((p) => p.pigments))]
   const shared = names
     .map((n) => ({ n, of: paints.filter((p) => p.pigments.includes(n)) }))

@@ -3,6 +3,7 @@ import { makeStudio } from '../../../../tests/support/studio'
 import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import { finishContainer } from '@/db/ledger'
 import { endPool } from '@/db/base/pool'
+import { drawerOf } from '@/db/materials/drawer'
 import { insertMaterial, updateMaterial } from '@/db/materials/write'
 import { findMaterial, inputOf } from '@/db/materials/read'
 import { addressOf, FACETS, filterSchema, readFilter, type PaintFilter } from './filter'
@@ -144,6 +145,28 @@ describe('the drawer', () => {
     )
     expect((await find({ q: 'fresh' })).total).toBe(0)
     expect((await find({ q: 'fresh', archived: 'yes' })).total).toBe(1)
+  })
+  it('remembers nothing of a change that was rolled back after it was looked at', async () => {
+    const { studio, find } = await drawer()
+    const ghost = {
+      kind: 'paint' as const,
+      swatchHex: '#123456',
+      body: 'soft' as const,
+      opacity: 'opaque' as const,
+      sheen: 'satin' as const,
+      ...DEFAULTS_BY_BODY.soft,
+    }
+    const lost = studio.run(async (tx) => {
+      await insertMaterial(tx, uuidv7(), { ...ghost, name: 'Ghost' })
+      expect((await drawerOf(tx, false)).rows.some((r) => r.name === 'Ghost')).toBe(true)
+      throw new Error('rolled back')
+    })
+    await expect(lost).rejects.toThrow('rolled back')
+    expect((await find({ q: 'ghost' })).total).toBe(0)
+    // The next change has the very version the lost one had.
+    await studio.run((tx) => insertMaterial(tx, uuidv7(), { ...ghost, name: 'Quay' }))
+    expect((await find({ q: 'ghost' })).total).toBe(0)
+    expect((await find({ q: 'quay' })).total).toBe(1)
   })
 })
 

@@ -4,12 +4,12 @@ import { IDLE_DAYS } from '@/core/purchase/rhythm'
 import { onHand } from '@/db/materials/onHand'
 import { nearestWords, usesOfPaints } from '@/db/materials/searching'
 import type { Tx } from '@/db/base/withStudio'
-import { shelfOf, type CatalogueRow, type Shelf } from '@/db/materials/drawer'
+import { drawerOf, type DrawerPaint, type Drawer } from '@/db/materials/drawer'
 import { FACETS, picksOf, type FacetKey, type PaintFilter, type SortKey } from './filter'
 
 /** A paint as a card or a line of the table needs it. */
 export type DrawerRow = Pick<
-  CatalogueRow,
+  DrawerPaint,
   | 'id'
   | 'name'
   | 'maker'
@@ -54,20 +54,20 @@ interface Searched {
 }
 
 /** Rows in which every typed word stands; a word that stands nowhere is taken for those nearest to it. */
-async function search(tx: Tx, q: string, shelf: Shelf): Promise<Searched | undefined> {
+async function search(tx: Tx, q: string, drawer: Drawer): Promise<Searched | undefined> {
   const list = words(q)
   if (list.length === 0) return undefined
-  const hits = new Uint8Array(shelf.rows.length).fill(2)
+  const hits = new Uint8Array(drawer.rows.length).fill(2)
   const strange: string[] = []
   for (const word of list) {
-    const standing = rowsWith(shelf, word)
+    const standing = rowsWith(drawer, word)
     if (standing.includes(1)) keepWhere(hits, standing)
     else strange.push(word)
   }
   if (strange.length === 0) return { hits, near: false }
   const meant = await nearestWords(tx, strange)
   for (const word of strange) {
-    const [first, ...others] = (meant.get(word) ?? []).map((m) => rowsWith(shelf, m))
+    const [first, ...others] = (meant.get(word) ?? []).map((m) => rowsWith(drawer, m))
     for (let i = 0; i < hits.length; i++)
       if (!first?.[i]) hits[i] = others.some((o) => o[i]) ? Math.min(hits[i]!, 1) : 0
   }
@@ -75,7 +75,7 @@ async function search(tx: Tx, q: string, shelf: Shelf): Promise<Searched | undef
 }
 
 /** 1 for each row whose text holds a word; a word never holds a line's end. */
-function rowsWith({ text, lines, rows }: Shelf, word: string): Uint8Array {
+function rowsWith({ text, lines, rows }: Drawer, word: string): Uint8Array {
   const standing = new Uint8Array(rows.length)
   let row = 0
   for (let at = text.indexOf(word); at >= 0; at = text.indexOf(word, lines[row])) {
@@ -93,14 +93,14 @@ function keepWhere(hits: Uint8Array, standing: Uint8Array): void {
 
 const NOT_COUNTED = -1
 
-/** What moves from day to day, by the row of the shelf: stock (µl, −1 where not counted), use, and what these read as. */
+/** What moves from day to day, by the row of the drawer: stock (µl, −1 where not counted), use, and what these read as. */
 interface Moving {
   readonly stockUl: Float64Array
   readonly lastAt: Float64Array
   readonly columns: readonly FacetColumn[]
 }
 
-async function moving(tx: Tx, { rows, index }: Shelf, now: Date): Promise<Moving> {
+async function moving(tx: Tx, { rows, index }: Drawer, now: Date): Promise<Moving> {
   const stockUl = new Float64Array(rows.length).fill(NOT_COUNTED)
   for (const [id, ul] of await onHand(tx)) {
     const at = index.get(id)
@@ -130,12 +130,12 @@ const NEVER = ['never used']
  * @param now tells what is idle
  */
 export async function findPaints(tx: Tx, filter: PaintFilter, now: Date, chunk = CHUNK): Promise<Found> {
-  const shelf = await shelfOf(tx, filter.archived === 'yes')
-  const { rows } = shelf
-  const searched = await search(tx, filter.q, shelf)
-  const { stockUl, lastAt, columns } = await moving(tx, shelf, now)
+  const drawer = await drawerOf(tx, filter.archived === 'yes')
+  const { rows } = drawer
+  const searched = await search(tx, filter.q, drawer)
+  const { stockUl, lastAt, columns } = await moving(tx, drawer, now)
   const chosen = Object.fromEntries(FACETS.map(([key]) => [key, picksOf(filter, key)]))
-  const { matches, counts } = countFacets(rows.length, [...shelf.columns, ...columns], chosen, searched?.hits)
+  const { matches, counts } = countFacets(rows.length, [...drawer.columns, ...columns], chosen, searched?.hits)
   const key: Readonly<Record<SortKey, ((i: number) => number) | undefined>> = {
     name: undefined,
     hue: (i) => rows[i]!.hueOrder,
@@ -179,7 +179,7 @@ function stockWords(stockUl: number, lowUl: number | null): readonly string[] {
   return isLow(stockUl, lowUl) ? STOCK.low : STOCK.some
 }
 
-const drawerRow = (m: CatalogueRow, stockUl: number): DrawerRow => ({
+const drawerRow = (m: DrawerPaint, stockUl: number): DrawerRow => ({
   id: m.id,
   name: m.name,
   maker: m.maker,

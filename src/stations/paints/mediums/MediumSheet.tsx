@@ -1,6 +1,6 @@
 import dayjs from 'dayjs'
 import { THINNER_FACTS } from '@/core/mix/thinners'
-import { keepsDays, USUAL_SHELF_C } from '@/core/vessel/keepsDays'
+import { keepsDays, USUAL_RACK_C } from '@/core/vessel/keepsDays'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { perMl } from '@/core/purchase/cost'
@@ -11,7 +11,7 @@ import { MediumJar } from './MediumJar'
 /** The day a mix made today with a thinner keeps until, on a usual shelf. */
 const keptUntil = (thinner: MaterialRow['thinner']) =>
   dayjs()
-    .add(keepsDays({ thinners: [thinner], mediums: [], shelfC: USUAL_SHELF_C }), 'day')
+    .add(keepsDays({ thinners: [thinner], mediums: [], rackC: USUAL_RACK_C }), 'day')
     .format('D MMM YYYY')
 
 /** A medium or thinner as it is known: what it does, what it weighs, what it costs, how long it keeps. */

@@ -3,7 +3,7 @@ import { listBases, listMixable } from '@/db/materials/mixable'
 import { houseRules } from '@/db/people/houseRules'
 import { listRecipes } from '@/db/recipes/recipes'
 import { inStudio } from '@/session/current'
-import { RecipeShelf } from '@/stations/bench/recipes/RecipeShelf'
+import { RecipeBook } from '@/stations/bench/recipes/RecipeBook'
 import type { RecipeBody } from '@/db/recipes/schema'
 
 export const metadata: Metadata = { title: 'Recipes and rules' }
@@ -14,5 +14,5 @@ export default async function RecipesPage() {
     rules: await houseRules(tx),
     materials: [...(await listMixable(tx)), ...(await listBases(tx))],
   }))
-  return <RecipeShelf recipes={recipes} rules={rules} materials={materials} now={new Date().toISOString()} />
+  return <RecipeBook recipes={recipes} rules={rules} materials={materials} now={new Date().toISOString()} />
 }

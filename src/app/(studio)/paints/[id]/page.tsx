@@ -14,7 +14,7 @@ import { PairNotes, type PairShown } from '@/stations/paints/card/PairNotes'
 import { StandIns } from '@/stations/paints/card/StandIns'
 import { standInsOf } from '@/stations/paints/card/standInsOf'
 import { PaintSheet } from '@/stations/paints/card/PaintSheet'
-import { shelfOf, type CatalogueRow } from '@/db/materials/drawer'
+import { drawerOf, type DrawerPaint } from '@/db/materials/drawer'
 import { MediumSheet } from '@/stations/paints/mediums/MediumSheet'
 import { changesOf, findMaterial, inputOf, makers, pairNotes, type MaterialRow } from '@/db/materials/read'
 import { ContainerPanel } from '@/stations/paints/stock/ContainerPanel'
@@ -169,15 +169,15 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
   },
 }
 
-async function everyPaint(tx: Tx): Promise<Map<string, CatalogueRow>> {
-  const [drawer, putAway] = [await shelfOf(tx, false), await shelfOf(tx, true)]
+async function everyPaint(tx: Tx): Promise<Map<string, DrawerPaint>> {
+  const [drawer, putAway] = [await drawerOf(tx, false), await drawerOf(tx, true)]
   return new Map([...drawer.rows, ...putAway.rows].map((r) => [r.id, r]))
 }
-const choices = (paints: ReadonlyMap<string, CatalogueRow>) =>
+const choices = (paints: ReadonlyMap<string, DrawerPaint>) =>
   [...paints.values()]
     .filter((p) => !p.archived)
     .map((p) => ({ id: p.id, label: [p.name, p.maker].filter(Boolean).join(' · ') }))
-const comparable = (p: CatalogueRow) => ({
+const comparable = (p: DrawerPaint) => ({
   id: p.id,
   swatchHex: p.swatchHex!,
   pigments: p.pigments,

@@ -5,7 +5,7 @@ import { studioFacts } from '@/db/people/studio'
 import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { SideBySide } from '@/stations/paints/compare/SideBySide'
-import { shelfOf } from '@/db/materials/drawer'
+import { drawerOf } from '@/db/materials/drawer'
 import { pairNotes } from '@/db/materials/read'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
 import { EmptyState } from '@/ui/frame/Notice'
@@ -16,7 +16,7 @@ export const metadata: Metadata = { title: 'Side by side' }
 export default async function Compare({ searchParams }: { searchParams: Search }) {
   const ids = [...new Set((firstValues(await searchParams).ids ?? '').split(',').filter(isId))].slice(0, 12)
   const { paints, notes, currency, optics } = await inStudio(async (tx) => {
-    const shelves = [await shelfOf(tx, false), await shelfOf(tx, true)]
+    const shelves = [await drawerOf(tx, false), await drawerOf(tx, true)]
     const paints = ids.flatMap((id) => shelves.flatMap((s) => s.rows[s.index.get(id) ?? -1] ?? []))
     return {
       paints,

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { MaterialForm } from '@/stations/paints/card/MaterialForm'
-import { shelfOf } from '@/db/materials/drawer'
+import { drawerOf } from '@/db/materials/drawer'
 import { makers } from '@/db/materials/read'
 import { firstValues, type Search } from '@/ui/frame/search'
 
@@ -16,7 +16,7 @@ export default async function NewMaterial({ searchParams }: { searchParams: Sear
   const props = await inStudio(async (tx) => ({
     units: (await studioFacts(tx)).units,
     makers: await makers(tx),
-    paints: (await shelfOf(tx, false)).rows.map((p) => ({
+    paints: (await drawerOf(tx, false)).rows.map((p) => ({
       id: p.id,
       label: [p.name, p.maker].filter(Boolean).join(' · '),
     })),

@@ -3,7 +3,7 @@ import { studioFacts } from '@/db/people/studio'
 import { listSurfaces } from '@/db/surfaces/read'
 import { inStudio } from '@/session/current'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
-import { SurfaceShelf } from '@/stations/paints/surfaces/SurfaceShelf'
+import { SurfaceStock } from '@/stations/paints/surfaces/SurfaceStock'
 
 export const metadata: Metadata = { title: 'Surfaces' }
 
@@ -21,7 +21,7 @@ export default async function Surfaces() {
         </h1>
       </div>
       <PaintsNav here="/paints/surfaces" />
-      <SurfaceShelf surfaces={surfaces} currency={studio.currency} units={studio.units} />
+      <SurfaceStock surfaces={surfaces} currency={studio.currency} units={studio.units} />
     </>
   )
 }

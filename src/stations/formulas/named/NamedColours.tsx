@@ -36,7 +36,7 @@ const PAINTED: Readonly<Record<ReturnType<typeof differenceInWords>, (miss: numb
 }
 
 /** The studio's own colours, a drawdown card each, and formulas that so far only stand in bottles. */
-export function ColourShelf({ colours, bottled }: { colours: readonly ColourCard[]; bottled: readonly BottledMix[] }) {
+export function NamedColours({ colours, bottled }: { colours: readonly ColourCard[]; bottled: readonly BottledMix[] }) {
   return (
     <>
       {colours.length === 0 ? (

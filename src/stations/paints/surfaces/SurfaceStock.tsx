@@ -49,7 +49,7 @@ function SurfaceGlyph({ s, perMm }: { s: StockedSurface; perMm: number }) {
 }
 
 /** Surfaces on the shelf, with how many there are; a pack in, one out, a new kind. */
-export function SurfaceShelf({
+export function SurfaceStock({
   surfaces,
   currency,
   units,

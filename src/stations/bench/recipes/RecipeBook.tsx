@@ -26,7 +26,7 @@ import {
   paintRatioAction,
   putRecipeAwayAction,
   schoolAction,
-  shelfAction,
+  rackWarmthAction,
 } from './actions'
 import type { RecipeBody } from '@/db/recipes/schema'
 
@@ -38,7 +38,7 @@ interface Props {
 }
 
 /** Recipes with a name, and the house rules of mixing: ratios, schools, bands, and how warm the rack stands. */
-export function RecipeShelf({ recipes, rules, materials, now }: Props) {
+export function RecipeBook({ recipes, rules, materials, now }: Props) {
   const byId = new Map(materials.map((m) => [m.id, m]))
   return (
     <BenchProviders>
@@ -341,7 +341,7 @@ function SchoolCard({ school }: { school: School }) {
 
 function BandsAndShelf({ rules }: { rules: RulesRow }) {
   const [rows, setRows] = useState(rules.bands.map((b) => ({ name: b.name, fromS: String(b.fromS) })))
-  const [shelf, setShelf] = useState(String(rules.shelfC))
+  const [shelf, setShelf] = useState(String(rules.rackC))
   const { send, pending, refusal } = useSend<null>()
   const set = (i: number, part: Partial<{ name: string; fromS: string }>) =>
     setRows(rows.map((r, k) => (k === i ? { ...r, ...part } : r)))
@@ -405,7 +405,11 @@ function BandsAndShelf({ rules }: { rules: RulesRow }) {
           <Button
             loading={pending}
             onClick={() =>
-              send(() => shelfAction({ shelfC: parseNumber(shelf) }), undefined, 'Kept; what keeps was worked out anew')
+              send(
+                () => rackWarmthAction({ rackC: parseNumber(shelf) }),
+                undefined,
+                'Kept; what keeps was worked out anew',
+              )
             }
           >
             Keep

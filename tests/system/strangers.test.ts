@@ -1,0 +1,394 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import pg from 'pg'
+import sharp from 'sharp'
+import { v7 as uuidv7 } from 'uuid'
+import type { Answer } from '@/core/answer'
+import { shortCode } from '@/core/vessel/shortCode'
+import { endPool } from '@/db/base/pool'
+import { withStudio } from '@/db/base/withStudio'
+import { revokeSession, signUp, type Signed } from '@/db/people/accounts'
+import { undoAction } from '@/server/undoAction'
+import { bookMixAction } from '@/stations/bench/actions'
+import * as consistency from '@/stations/bench/consistency/actions'
+import * as guide from '@/stations/bench/guide/actions'
+import * as recipes from '@/stations/bench/recipes/actions'
+import * as formulas from '@/stations/formulas/actions'
+import { saveRulesAction } from '@/stations/notebook/actions'
+import * as paints from '@/stations/paints/actions'
+import { openFileAction, previewAction } from '@/stations/paints/exchange/actions'
+import * as stock from '@/stations/paints/stock/actions'
+import * as surfaces from '@/stations/paints/surfaces/actions'
+import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
+import { pourAction } from '@/stations/pour/actions'
+import * as rack from '@/stations/rack/actions'
+import * as wall from '@/stations/wall/actions'
+
+/** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
+const holder: { token?: string } = {}
+jest.mock('@/session/cookie', () => ({ sessionCookie: async () => holder }))
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
+jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work: unknown) => work }))
+
+/** Whether what is done is taken back at its end: the whole transaction runs, and then it never was. */
+const trial = { on: false }
+jest.mock('@/db/base/withStudio', () => {
+  const real = jest.requireActual<typeof import('@/db/base/withStudio')>('@/db/base/withStudio')
+  class TakenBack extends Error {
+    constructor(readonly value: unknown) {
+      super('taken back')
+    }
+  }
+  const trying: typeof real.withStudio = async (who, work) => {
+    if (!trial.on) return real.withStudio(who, work)
+    try {
+      return await real.withStudio(who, async (tx) => {
+        throw new TakenBack(await work(tx))
+      })
+    } catch (error) {
+      if (error instanceof TakenBack) return error.value as never
+      throw error
+    }
+  }
+  return { ...real, withStudio: trying }
+})
+
+const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
+const as = (who: Signed | undefined) => {
+  if (who) holder.token = who.token
+  else delete holder.token
+}
+const newStudio = (name: string) =>
+  signUp({ name, email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: name })
+function value<T>(answer: Answer<T>): T {
+  if (!answer.ok) throw new Error(answer.message)
+  return answer.value
+}
+
+const paint = (name: string) => ({
+  kind: 'paint',
+  maker: 'Torvald Works',
+  name,
+  body: 'soft',
+  opacity: 'opaque',
+  sheen: 'satin',
+  pigments: ['PB29'],
+  swatchHex: '#1d4e9e',
+  densityGPerMl: 1.2,
+  solids: 0.38,
+  containerUl: 60_000,
+  priceMinor: 990,
+})
+const id = () => uuidv7()
+const share = (materialId: string) => ({ materialId, parts: 1 })
+const recipeBody = (paintId: string) => ({
+  paints: [{ id: paintId, parts: '1' }],
+  mediums: [],
+  drops: [],
+  steps: [],
+  role: 'pour',
+  technique: 'straight',
+})
+const list = () => new File(['name,body\nQuay Red,soft\n'], 'list.csv')
+const form = (fields: Record<string, string | File>) => {
+  const made = new FormData()
+  for (const [name, v] of Object.entries(fields)) made.set(name, v)
+  return made
+}
+
+/** One of everything, made through the actions by whoever is signed in. */
+async function oneOfEverything(studioId: string) {
+  const [paintId, other, water] = [id(), id(), id()]
+  value(await paints.saveMaterialAction({ id: paintId, revision: 0, material: paint('Loch Blue') }))
+  value(await paints.saveMaterialAction({ id: paintId, revision: 1, material: { ...paint('Loch Blue'), notes: 'a' } }))
+  value(await paints.saveMaterialAction({ id: other, revision: 0, material: paint('Weir Green') }))
+  const thinner = { kind: 'water', name: 'Well water', densityGPerMl: 1, solids: 0, thinner: 'purified' }
+  value(await paints.saveMaterialAction({ id: water, revision: 0, material: thinner }))
+  const mix = (vesselId: string, label: string, ul = 100_000) => ({
+    requestId: id(),
+    vesselId,
+    into: 'new',
+    label,
+    role: 'pour',
+    paints: [share(paintId)],
+    paintParts: 1,
+    mediums: [],
+    water: null,
+    poured: [{ materialId: paintId, ul }],
+    capacityUl: 240_000,
+    tareMg: 30_000,
+    restHours: 12,
+  })
+  const [bottle, second] = [id(), id()]
+  value(await bookMixAction(mix(bottle, 'Loch')))
+  value(await bookMixAction(mix(second, 'Weir', 40_000)))
+  const plan = (planId: string) => ({
+    id: planId,
+    title: 'Small square',
+    technique: 'straight',
+    surface: { shape: 'rectangle', lengthMm: 100, widthMm: 100, diameterMm: 0, edgeMm: 0, count: 1 },
+    coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
+    surfaceCostMinor: 100,
+    cup: [{ vesselId: bottle, parts: 1 }],
+    apart: [],
+    notes: '',
+  })
+  const [poured, open] = [id(), id()]
+  value(await savePlanAction(plan(poured)))
+  value(await savePlanAction(plan(open)))
+  const pour = (planId: string) => ({
+    requestId: id(),
+    planId,
+    pieceId: id(),
+    vesselId: id(),
+    takes: [{ vesselId: bottle, ul: 16_000 }],
+  })
+  const piece = pour(poured)
+  value(await pourAction(piece))
+  const buy = (c: { lotId: string; vesselId: string }) => ({
+    requestId: id(),
+    totalMinor: 900,
+    containers: [{ materialId: paintId, ...c, label: 'tube', sizeUl: 60_000, worth: 1 }],
+  })
+  const [tube, empty] = [
+    { lotId: id(), vesselId: id() },
+    { lotId: id(), vesselId: id() },
+  ]
+  value(await stock.buyContainersAction(buy(tube)))
+  value(await stock.buyContainersAction(buy(empty)))
+  value(await stock.finishContainerAction({ requestId: id(), vesselId: empty.vesselId, residueUl: 0 }))
+  const offer = {
+    id: id(),
+    materialId: paintId,
+    sizeUl: 60_000,
+    listMinor: 990,
+    terms: { kind: 'list' },
+    startsOn: '2026-01-01',
+  }
+  value(await stock.saveOfferAction(offer))
+  const panel = { id: id(), kind: 'panel', name: 'Panel', shape: 'rectangle', lengthMm: 200, widthMm: 200 }
+  const canvas = { ...panel, edgeMm: 10, grade: 'sale' }
+  value(await surfaces.saveSurfaceAction(canvas))
+  value(await surfaces.moveSurfacesAction({ requestId: id(), surfaceId: canvas.id, count: 5, priceMinor: 900 }))
+  const recipe = { requestId: id(), id: id(), name: 'Loch, thin', body: recipeBody(paintId) }
+  value(await recipes.saveRecipeAction(recipe))
+  const formula = { requestId: id(), id: id(), name: 'Loch at dusk', parts: [{ paintId, parts: 2 }] }
+  value(await formulas.saveFormulaAction(formula))
+  const batch = {
+    id: id(),
+    revision: 0,
+    title: 'Large',
+    formulaId: formula.id,
+    formulaVersion: 1,
+    state: { paintUl: 400_000, containers: 2, sizeUl: 1_000_000, keptHex: '#1d4e9e' },
+  }
+  value(await formulas.saveBatchAction(batch))
+  const eye = id()
+  value(await guide.beginByEyeAction({ id: eye, label: 'By eye' }))
+  const weight = { requestId: id(), vesselId: second, grossMg: 60_000, tareMg: 30_000 }
+  value(await rack.takeWeightAction(weight))
+  value(await rack.nameLossAction({ ...weight, named: 'spilled' }))
+  const picture = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#1d4e9e' } })
+    .png()
+    .toBuffer()
+  const photo = { id: id(), pieceId: piece.pieceId, state: 'wet', photo: new File([new Uint8Array(picture)], 'a.png') }
+  value(await wall.addPhotoAction(form(photo)))
+  const rows = await admin.query<{ what: string; id: string }>(
+    `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
+     union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
+     union all select 'code', code from bottle where studio_id = $1 and vessel_id = $3`,
+    [studioId, paintId, bottle],
+  )
+  const found = Object.fromEntries(rows.rows.map((r) => [r.what, r.id])) as Record<string, string>
+  return {
+    paintId,
+    other,
+    water,
+    bottle,
+    second,
+    mix,
+    plan,
+    open,
+    pour,
+    piece,
+    buy,
+    tube,
+    empty,
+    offer,
+    canvas,
+    recipe,
+    formula,
+    batch,
+    eye,
+    weight,
+    photo,
+    found,
+  }
+}
+
+type Things = Awaited<ReturnType<typeof oneOfEverything>>
+/** What a stranger is told: the code of the refusal, or nothing where there is nothing to be refused. */
+type Told = 'NotFound' | 'Invalid' | 'Conflict' | 'nothing'
+type Call = readonly [action: string, told: Told, call: () => Promise<Answer<unknown>>]
+
+/** Every action, with input that is good for the owner. */
+const calls = (t: Things): readonly Call[] => {
+  const { paintId, bottle, second } = t
+  const r = { requestId: id() }
+  // prettier-ignore
+  return [
+    ['archiveMaterialAction', 'NotFound', () => paints.archiveMaterialAction({ id: paintId, archived: true })],
+    ['saveMaterialAction', 'NotFound', () => paints.saveMaterialAction({ id: paintId, revision: 2, material: paint('My own') })],
+    ['currentMaterialAction', 'NotFound', () => paints.currentMaterialAction({ id: paintId })],
+    ['undoChangeAction', 'NotFound', () => paints.undoChangeAction({ materialId: paintId, changeId: t.found.change })],
+    ['notePairAction', 'NotFound', () => paints.notePairAction({ paintId, otherId: t.other, verdict: 'never' })],
+    ['buyContainersAction', 'NotFound', () => stock.buyContainersAction(t.buy({ lotId: id(), vesselId: id() }))],
+    ['weighContainerAction', 'Invalid', () => stock.weighContainerAction({ ...r, vesselId: t.tube.vesselId, grossMg: 9, tareMg: 1 })],
+    ['finishContainerAction', 'Invalid', () => stock.finishContainerAction({ ...r, vesselId: t.tube.vesselId, residueUl: 0 })],
+    ['reopenContainerAction', 'NotFound', () => stock.reopenContainerAction({ lotId: t.empty.lotId })],
+    ['unsealContainerAction', 'NotFound', () => stock.unsealContainerAction({ lotId: t.tube.lotId })],
+    ['saveOfferAction', 'NotFound', () => stock.saveOfferAction({ ...t.offer, id: id() })],
+    ['dropOfferAction', 'NotFound', () => stock.dropOfferAction({ id: t.offer.id })],
+    ['moveSurfacesAction', 'NotFound', () => surfaces.moveSurfacesAction({ ...r, surfaceId: t.canvas.id, count: -1 })],
+    ['putSurfaceAwayAction', 'NotFound', () => surfaces.putSurfaceAwayAction({ id: t.canvas.id })],
+    ['openFileAction', 'nothing', () => openFileAction(form({ file: list() }))],
+    ['previewAction', 'nothing', () => previewAction({ file: { kind: 'table', table: { headings: ['name'], rows: [['Quay Red']] } }, mapping: { name: 'name' } })],
+    ['bookMixAction', 'NotFound', () => bookMixAction(t.mix(id(), 'Mine', 20_000))],
+    ['bookMixAction', 'NotFound', () => bookMixAction({ ...t.mix(bottle, '', 20_000), into: 'top-up' })],
+    ['takeOutAction', 'NotFound', () => rack.takeOutAction({ ...r, vesselId: bottle, ul: 1_000 })],
+    ['weighInAction', 'NotFound', () => rack.weighInAction({ ...r, vesselId: bottle, grossMg: 100_000, tareMg: 30_000, named: 'spilled' })],
+    ['editBottleAction', 'NotFound', () => rack.editBottleAction({ vesselId: bottle, label: 'Mine', role: 'pour' })],
+    ['discardAction', 'NotFound', () => rack.discardAction({ ...r, vesselId: bottle })],
+    ['splitAction', 'NotFound', () => rack.splitAction({ ...r, vesselId: bottle, into: [{ vesselId: id(), label: 'Part', ul: 9_000 }] })],
+    ['mergeAction', 'NotFound', () => rack.mergeAction({ ...r, intoId: bottle, fromIds: [second], restHours: 2 })],
+    ['addWaterAction', 'Invalid', () => rack.addWaterAction({ ...r, vesselId: bottle, waterId: t.water, ul: 1_000 })],
+    ['extendAction', 'Invalid', () => rack.extendAction({ ...r, vesselId: bottle, totalUl: 90_000 })],
+    ['shakenAction', 'NotFound', () => rack.shakenAction({ vesselId: bottle })],
+    ['findByCodeAction', 'Invalid', () => rack.findByCodeAction({ code: shortCode(t.found.code!) })],
+    ['takeWeightAction', 'NotFound', () => rack.takeWeightAction({ ...r, vesselId: bottle, grossMg: 99_000, tareMg: 30_000 })],
+    ['nameLossAction', 'NotFound', () => rack.nameLossAction({ ...t.weight, named: 'spilled' })],
+    ['dropWeightAction', 'nothing', () => rack.dropWeightAction(t.weight)],
+    ['stocktakeAction', 'nothing', () => rack.stocktakeAction({ requestIds: [t.weight.requestId] })],
+    ['readBottleAction', 'NotFound', () => consistency.readBottleAction({ ...r, vesselId: bottle, levelTimeS: 2, sigma: 0.1, tries: [2], how: 'stopwatch' })],
+    ['waterBottleAction', 'Invalid', () => consistency.waterBottleAction({ ...r, vesselId: bottle, waterId: t.water, ul: 500 })],
+    ['correctAction', 'Invalid', () => consistency.correctAction({ ...r, vesselId: bottle, waterId: t.water, ul: 500, likeS: 2 })],
+    ['referenceAction', 'NotFound', () => consistency.referenceAction({ vesselId: bottle, isReference: true })],
+    ['putRecipeAwayAction', 'nothing', () => recipes.putRecipeAwayAction({ id: t.recipe.id })],
+    ['bodyRatioAction', 'nothing', () => recipes.bodyRatioAction({ body: 'soft', ratio: { medium: 3, paint: 1 } })],
+    ['paintRatioAction', 'Conflict', () => recipes.paintRatioAction({ paintId, ratio: { medium: 3, paint: 1 } })],
+    ['schoolAction', 'nothing', () => recipes.schoolAction({ key: 'swipe', school: null })],
+    ['bandsAction', 'nothing', () => recipes.bandsAction({ bands: null })],
+    ['rackWarmthAction', 'nothing', () => recipes.rackWarmthAction({ rackC: 25 })],
+    ['beginGuideAction', 'Invalid', () => guide.beginGuideAction({ id: id(), lines: [{ source: 'material', id: paintId, plannedUl: 9_000 }], recipe: { paints: [share(paintId)], paintParts: 1, mediums: [], water: null }, role: 'pour', technique: 'straight', bandS: [1, 2] })],
+    ['beginByEyeAction', 'nothing', () => guide.beginByEyeAction({ id: id() })],
+    ['putAsideAction', 'nothing', () => guide.putAsideAction({ id: t.eye })],
+    ['weighOnceAction', 'NotFound', () => guide.weighOnceAction({ materialId: paintId, densityGPerMl: 1.3 })],
+    ['saveFormulaAction', 'NotFound', () => formulas.saveFormulaAction({ ...t.formula, ...r, name: 'Mine' })],
+    ['measureFormulaAction', 'NotFound', () => formulas.measureFormulaAction({ formulaId: t.formula.id, version: 1, dryHex: '#112233' })],
+    ['archiveFormulaAction', 'NotFound', () => formulas.archiveFormulaAction({ id: t.formula.id, archived: true })],
+    ['saveBatchAction', 'NotFound', () => formulas.saveBatchAction({ ...t.batch, revision: 1, title: 'Mine' })],
+    ['savePlanAction', 'Conflict', () => savePlanAction(t.plan(id()))],
+    ['dropPlanAction', 'NotFound', () => dropPlanAction({ id: t.open })],
+    ['pourAction', 'NotFound', () => pourAction(t.pour(t.open))],
+    ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
+    ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(form({ ...t.photo, id: id() }))],
+    ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
+    ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
+    ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'share', currency: 'USD' })],
+    ['undoAction', 'NotFound', () => undoAction({ ...r, movementId: t.found.movement })],
+    // These make something of one's own under an id that another studio uses: theirs stays theirs.
+    ['saveSurfaceAction', 'nothing', () => surfaces.saveSurfaceAction({ ...t.canvas, name: 'Mine' })],
+    ['saveRecipeAction', 'nothing', () => recipes.saveRecipeAction({ ...t.recipe, ...r, name: 'Mine' })],
+  ]
+}
+
+/** A fingerprint of every row of a studio, table by table, as the catalogue lists them. */
+async function everything(studioId: string): Promise<Record<string, string>> {
+  const { rows: tables } = await admin.query<{ name: string }>(
+    `select c.relname as name from pg_class c
+     join pg_attribute a on a.attrelid = c.oid and a.attname = 'studio_id' and not a.attisdropped
+     where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and c.relname <> 'session' order by 1`,
+  )
+  const out: Record<string, string> = {}
+  for (const { name } of tables) {
+    const { rows } = await admin.query<{ sum: string }>(
+      `select count(*) || ' ' || coalesce(md5(string_agg(t::text, '|' order by t::text)), '') as sum
+       from ${name} t where studio_id = $1`,
+      [studioId],
+    )
+    out[name] = rows[0]!.sum
+  }
+  return out
+}
+
+describe('every action', () => {
+  let owner: Signed
+  let stranger: Signed
+  let things: Things
+  beforeAll(async () => {
+    await admin.connect()
+    owner = await newStudio('Upper lock')
+    stranger = await newStudio('Lower lock')
+    as(owner)
+    things = await oneOfEverything(owner.studioId)
+  })
+  afterAll(async () => {
+    await admin.end()
+    await endPool()
+  })
+  afterEach(() => {
+    trial.on = false
+  })
+
+  it('of every station stands in the list', () => {
+    const found = readdirSync('src', { recursive: true, encoding: 'utf8' })
+      .filter((f) => /(^|\/)(actions|undoAction)\.ts$/.test(f))
+      .flatMap((f) => [
+        ...readFileSync(join('src', f), 'utf8').matchAll(/export (?:const|async function) (\w+Action)\b/g),
+      ])
+      .map((m) => m[1]!)
+    expect(found.length).toBeGreaterThan(50)
+    expect(new Set(calls(things).map(([name]) => name))).toEqual(new Set(found))
+  })
+
+  it('is done for the owner, each in a studio that is then as it was', async () => {
+    as(owner)
+    const before = await everything(owner.studioId)
+    expect(Object.values(before).filter((sum) => !sum.startsWith('0 ')).length).toBeGreaterThan(25)
+    trial.on = true
+    for (const [name, , call] of calls(things)) expect([name, await call()]).toMatchObject([name, { ok: true }])
+    trial.on = false
+    expect(await everything(owner.studioId)).toEqual(before)
+  })
+
+  it('finds nothing of another studio, is refused by the one code, and changes nothing there', async () => {
+    jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    const before = await everything(owner.studioId)
+    as(stranger)
+    const told: [string, string][] = []
+    for (const [name, , call] of calls(things)) {
+      const answer = await call()
+      told.push([name, answer.ok ? 'nothing' : answer.code])
+    }
+    expect(told).toEqual(calls(things).map(([name, code]) => [name, code]))
+    expect(await everything(owner.studioId)).toEqual(before)
+    const theirs = await everything(stranger.studioId)
+    expect(theirs.movement).toMatch(/^0 /)
+    expect(theirs.vessel_content).toMatch(/^0 /)
+    jest.restoreAllMocks()
+  })
+
+  it('does nothing for somebody who is signed out, or whose session was revoked', async () => {
+    as(undefined)
+    for (const [name, , call] of calls(things))
+      expect([name, await call()]).toMatchObject([name, { ok: false, code: 'SignedOut' }])
+    const gone = await newStudio('Gone')
+    await revokeSession(gone.token)
+    as(gone)
+    for (const [name, , call] of calls(things).slice(0, 3))
+      expect([name, await call()]).toMatchObject([name, { ok: false, code: 'SignedOut' }])
+    expect(
+      await withStudio(owner, (tx) => tx.q('select 1 from movement where studio_id = $1', [tx.studioId])),
+    ).toHaveLength(6)
+  })
+})
