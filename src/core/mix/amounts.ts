@@ -8,17 +8,21 @@ export type ScaleBy =
   | { readonly by: 'left'; readonly materialId: string; readonly leftUl: number | null }
   | { readonly by: 'cups'; readonly cups: number; readonly cupUl: number }
 
+/** The whole a scale asks for, µl; undefined where it comes from an ingredient. @throws Invalid saying what to type */
+export function wantedTotalUl(scale: ScaleBy): number | undefined {
+  if (scale.by === 'total') return scale.ul
+  if (scale.by !== 'cups') return undefined
+  if (!(scale.cups > 0) || !(scale.cupUl > 0))
+    throw new Invalid('Type how many cups, and what one holds, like 6 and 90 ml.', 'cups')
+  return Math.round(scale.cups * scale.cupUl)
+}
+
 /**
  * Amounts in whole µl, one for each ingredient.
  * @throws Invalid saying what to type where it cannot be scaled
  */
 export function scaledAmounts(list: readonly Ingredient[], scale: ScaleBy): number[] {
-  if (scale.by === 'total') return amountsForTotal(list, scale.ul)
-  if (scale.by === 'cups') {
-    if (!(scale.cups > 0) || !(scale.cupUl > 0))
-      throw new Invalid('Type how many cups, and what one holds, like 6 and 90 ml.', 'cups')
-    return amountsForTotal(list, Math.round(scale.cups * scale.cupUl))
-  }
+  if (scale.by === 'total' || scale.by === 'cups') return amountsForTotal(list, wantedTotalUl(scale)!)
   const index = list.findIndex((i) => i.materialId === scale.materialId)
   if (index < 0) throw new Invalid('Choose the ingredient it is scaled from.', 'ingredient')
   if (scale.by === 'ingredient') return amountsForPart(list, index, scale.ul)

@@ -4,4 +4,6 @@ export interface RecipeSnapshot {
   readonly paints: readonly { materialId: string; name: string; parts: number }[]
   readonly mediums: readonly { materialId: string; name: string; parts: number }[]
   readonly water: { materialId: string; name: string; parts: number } | null
+  /** Additives, `parts` being drops for each 100 ml; bottles from before these were kept have none. */
+  readonly drops?: readonly { materialId: string; name: string; parts: number }[]
 }

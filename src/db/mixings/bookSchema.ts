@@ -1,14 +1,8 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
-import { idSchema } from '@/db/base/idSchema'
+import { idSchema } from '../base/idSchema'
 import { ROLES } from '@/core/paint/properties'
 import { bottleFields } from './bottleFields'
-
-const parts = number()
-  .typeError('Type parts as a number, like 2 or 0.5.')
-  .min(0, 'Parts cannot be below zero.')
-  .max(10_000)
-  .required()
-const share = object({ materialId: idSchema, parts })
+import { recipeShape } from './recipeShape'
 
 export const bookSchema = object({
   requestId: idSchema,
@@ -18,10 +12,7 @@ export const bookSchema = object({
     .required(),
   label: string().trim().max(120, 'The name is longer than 120 characters. Shorten it.').default(''),
   role: string().oneOf(ROLES, 'Choose a role.').required('Choose a role.'),
-  paints: array(share).max(12, 'Twelve paints are the most one mix can have here.').required(),
-  paintParts: parts,
-  mediums: array(share).max(3, 'At most three mediums: beyond that each one’s effect is lost.').required(),
-  water: share.nullable().default(null),
+  ...recipeShape,
   /** The version of a named colour it is mixed by. */
   formula: object({ id: idSchema, version: number().integer().min(1).required() })
     .nullable()

@@ -3,6 +3,7 @@ import { array, boolean, lazy, mixed, number, object, string, type InferType } f
 import { ROLES } from '@/core/paint/properties'
 import { idSchema } from '@/db/base/idSchema'
 import { bottleFields } from './bottleFields'
+import { recipeShape } from './recipeShape'
 import { seconds } from '@/db/bottles/readingSchema'
 import type { EyeEvent } from '@/core/mix/byEye'
 import type { GuideEvent } from '@/core/mix/guide'
@@ -18,18 +19,12 @@ const line = object({
   plannedUl: ul.min(1).required(),
   byDrop: boolean().default(false),
 })
-const share = object({ materialId: idSchema, parts: number().min(0).max(10_000).required() })
 
 /** What a guided mix is begun with; names, colours and densities are looked up, not sent. */
 export const beginGuideSchema = object({
   id: idSchema,
   lines: array(line).min(1, 'Choose a paint or a medium, and a total, first.').max(24).required(),
-  recipe: object({
-    paints: array(share).max(12).required(),
-    paintParts: number().min(0).max(10_000).required(),
-    mediums: array(share).max(3).required(),
-    water: share.nullable().default(null),
-  }).required(),
+  recipe: object(recipeShape).required(),
   label: string().trim().max(120).default(''),
   role: string().oneOf(ROLES).required(),
   technique: string().max(30).required(),

@@ -17,11 +17,14 @@ interface Shares {
   readonly paints: readonly { materialId: string; parts: number }[]
   readonly mediums: readonly { materialId: string; parts: number }[]
   readonly water: { materialId: string; parts: number } | null
+  readonly drops?: readonly { materialId: string; parts: number }[]
 }
 
 /** The recipe as mixed, with the names of today. @throws NotFound for a material of another studio */
 export async function snapshot(tx: Tx, mix: Shares): Promise<RecipeSnapshot> {
-  const ids = [...mix.paints, ...mix.mediums, ...(mix.water ? [mix.water] : [])].map((x) => x.materialId)
+  const ids = [...mix.paints, ...mix.mediums, ...(mix.water ? [mix.water] : []), ...(mix.drops ?? [])].map(
+    (x) => x.materialId,
+  )
   const names = new Map([...(await materialNames(tx, ids)), ...(await bottleNames(tx, ids))])
   const named = (x: { materialId: string; parts: number }) => {
     const name = names.get(x.materialId)
@@ -33,5 +36,6 @@ export async function snapshot(tx: Tx, mix: Shares): Promise<RecipeSnapshot> {
     paints: mix.paints.map(named),
     mediums: mix.mediums.map(named),
     water: mix.water ? named(mix.water) : null,
+    ...(mix.drops?.length ? { drops: mix.drops.map(named) } : {}),
   }
 }

@@ -18,7 +18,7 @@ import { sourcesOf } from './sources'
 import { amountsOf, pouredBy, pouringOf } from '@/stations/bench/guide/pouring'
 import { keptPlan } from './plan'
 import { bookMixingSchema, eventSchema, type BeginGuide } from './schema'
-import { readDetails } from '@/stations/bench/guide/toBottle'
+import { readBottle } from '@/stations/bench/bottleDraft'
 import { beginGuide, bookMixing, noteEvent } from './write'
 
 jest.mock('@/session/current', () => ({ requireSession: () => Promise.resolve(undefined) }))
@@ -48,6 +48,7 @@ async function room() {
       paintParts: 1,
       mediums: [{ materialId: flow, parts: 2 }],
       water: null,
+      drops: [],
     },
     label: 'Teal',
     role: 'pour',
@@ -171,6 +172,7 @@ describe('a guided mix', () => {
         paintParts: 1,
         mediums: [{ materialId: base, parts: 2 }],
         water: null,
+        drops: [],
       },
     })
     await studio.run((tx) => beginGuide(tx, input))
@@ -392,21 +394,19 @@ describe('what is sent', () => {
       capacity: '8 fl oz',
       tare: '28 g',
       rest: '2',
-      findRest: true,
     }
-    expect(readDetails(typed, 'metric')).toMatchObject({
+    expect(readBottle(typed, 'metric')).toMatchObject({
       capacityUl: 236_588,
       tareMg: 28_000,
       restHours: 2,
-      findRest: true,
     })
-    expect(readDetails({ ...typed, capacity: '', tare: '' }, 'metric')).toMatchObject({
+    expect(readBottle({ ...typed, capacity: '', tare: '' }, 'metric')).toMatchObject({
       capacityUl: null,
       tareMg: null,
     })
-    expect(readDetails({ ...typed, rest: 'long' }, 'metric')).toEqual({ trouble: 'Type the rest in hours, like 12.' })
-    expect(readDetails({ ...typed, tare: '28 ml' }, 'metric')).toMatchObject({
-      trouble: expect.stringContaining('unit of volume') as unknown,
+    expect(readBottle({ ...typed, rest: 'long' }, 'metric')).toEqual({ sentence: 'Type the rest in hours, like 12.' })
+    expect(readBottle({ ...typed, tare: '28 ml' }, 'metric')).toMatchObject({
+      sentence: expect.stringContaining('unit of volume') as unknown,
     })
   })
   it('has ids that follow from one another', () => {

@@ -7,21 +7,18 @@ import { v7 as uuidv7 } from 'uuid'
 import { REST_HOURS } from '@/core/mix/schools'
 import { flagAgainst } from '@/core/paint/flags'
 import { needsPigmentCare } from '@/core/paint/pigments'
-import { ROLES, type Role } from '@/core/paint/properties'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
-import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'
+import type { UnitSystem } from '@/core/quantity/parse'
 import { parseNumber } from '@/core/quantity/number'
 import type { Material } from '@/db/materials/mixable'
 import { Notice } from '@/ui/frame/Notice'
-import { readVolume } from '@/ui/forms/QuantityInput'
 import { useSend } from '@/ui/hooks/useSend'
 import { bookMixAction } from './actions'
+import { readBottle, untypedBottle, usualSizeUl } from './bottleDraft'
+import { BottleFields } from './BottleFields'
 import { type Draft, type MixView } from './mixDraft'
 import type { BenchStart } from './start'
-
-/** Bottle sizes offered, ml. */
-const SIZES = [60, 120, 240, 355, 480, 1000]
 
 /** Into which bottle, with which cautions; books the mix. */
 export function BookPanel({
@@ -40,11 +37,8 @@ export function BookPanel({
   currency: string
 }) {
   const [into, setInto] = useState<'new' | 'top-up'>(start.topUp ? 'top-up' : 'new')
-  const [label, setLabel] = useState(start.label)
-  const [role, setRole] = useState<Role>(start.role)
-  const [capacity, setCapacity] = useState('')
-  const [tare, setTare] = useState('')
-  const [rest, setRest] = useState(String(REST_HOURS.usual))
+  const [typed, setTyped] = useState(() => untypedBottle(start.label, start.role))
+  const set = (part: Partial<typeof typed>) => setTyped((t) => ({ ...t, ...part }))
   const [untracked, setUntracked] = useState(false)
   const [vesselId, setVesselId] = useState(() => uuidv7())
   const [unreadable, setUnreadable] = useState<string>()
@@ -53,41 +47,32 @@ export function BookPanel({
 
   const avoided = draft.paints.flatMap((p) => {
     const paint = byId.get(p.id)
-    const says = paint && flagAgainst(paint.flags, role)
+    const says = paint && flagAgainst(paint.flags, typed.role)
     return says ? [`${paint.name}: ${says}.`] : []
   })
   const careful = view.lines.some((l) => needsPigmentCare(l.material.pigments))
-  const usualSize = SIZES.find((s) => s * 1000 >= view.totalUl) ?? 1000
+  const usualUl = usualSizeUl(view.totalUl)
 
   const book = () => {
     setUnreadable(undefined)
-    const size = readVolume(capacity.trim() || `${usualSize} ml`, units)
-    const restHours = parseNumber(rest)
-    if (size.error || view.problems.length) return setUnreadable(size.error ?? view.problems[0])
+    const bottle = readBottle(typed, units)
+    if (!bottle.value || view.problems.length) return setUnreadable(bottle.sentence ?? view.problems[0])
     if (!view.recipe) return setUnreadable('Choose a paint or a medium, and a total, first.')
-    let tareMg: number | null = null
-    try {
-      tareMg = tare.trim() ? parseMassMg(tare, units) : null
-    } catch (error) {
-      return setUnreadable((error as Error).message)
-    }
     const { paints, paintParts, mediums, water } = view.recipe
     const input = {
       vesselId: into === 'top-up' && start.topUp ? start.topUp.id : vesselId,
       into,
-      label,
-      role,
+      ...bottle.value,
+      capacityUl: bottle.value.capacityUl ?? Math.max(usualUl, view.totalUl),
       paints,
       paintParts,
       mediums,
       water: water ?? null,
+      drops: view.drops,
       poured: view.lines.map((l) => ({
         materialId: l.materialId,
         ul: l.pouredUl === undefined ? l.targetUl : Math.max(l.pouredUl, 0),
       })),
-      capacityUl: Math.max(size.ul!, capacity.trim() ? 0 : view.totalUl),
-      tareMg,
-      restHours,
       untrackedForRest: untracked,
       // Only while its paints are still those of the formula.
       formula:
@@ -123,35 +108,13 @@ export function BookPanel({
       ) : null}
       <div className="two" style={{ gap: '0 14px' }}>
         {into === 'new' ? (
-          <>
-            <label className="field">
-              <span>Name of the bottle</span>
-              <Input value={label} maxLength={120} onChange={(e) => setLabel(e.target.value)} />
-            </label>
-            <label className="field">
-              <span>Role</span>
-              <Select
-                aria-label="Role"
-                value={role}
-                style={{ width: '100%' }}
-                onChange={(v: Role) => setRole(v)}
-                options={ROLES.map((r) => ({ value: r, label: r }))}
-              />
-            </label>
-            <label className="field">
-              <span>Bottle holds</span>
-              <Input value={capacity} placeholder={`${usualSize} ml`} onChange={(e) => setCapacity(e.target.value)} />
-            </label>
-            <label className="field">
-              <span>Empty bottle weighs</span>
-              <Input value={tare} placeholder="28 g, if known" onChange={(e) => setTare(e.target.value)} />
-            </label>
-          </>
-        ) : null}
-        <label className="field">
-          <span>Rest, hours</span>
-          <Input value={rest} inputMode="decimal" onChange={(e) => setRest(e.target.value)} />
-        </label>
+          <BottleFields typed={typed} onChange={set} usualSize={formatMl(usualUl)} />
+        ) : (
+          <label className="field">
+            <span>Rest, hours</span>
+            <Input value={typed.rest} inputMode="decimal" onChange={(e) => set({ rest: e.target.value })} />
+          </label>
+        )}
         <div className="field" style={{ alignSelf: 'end', marginBottom: 12 }}>
           <span className="muted">Costs</span>
           <div style={{ fontSize: '1.3rem', fontWeight: 650 }}>
@@ -165,7 +128,7 @@ export function BookPanel({
           </div>
         </div>
       </div>
-      {parseNumber(rest) !== undefined && parseNumber(rest)! < REST_HOURS.minimum ? (
+      {parseNumber(typed.rest) !== undefined && parseNumber(typed.rest)! < REST_HOURS.minimum ? (
         <p>Two hours are the bare minimum; bubbles that stay become pinholes.</p>
       ) : null}
       {view.cost.unpricedUl > 0 ? (

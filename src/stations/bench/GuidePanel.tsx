@@ -40,7 +40,7 @@ export function GuidePanel({
   const bandS = meantFor && wantedBand(meantFor, look, role)
   const begin = () => {
     const size = readVolume(cup, units)
-    if (size.error || view.problems.length) return setUnreadable(size.error ?? view.problems[0])
+    if (size.sentence || view.problems.length) return setUnreadable(size.sentence ?? view.problems[0])
     if (!view.recipe || view.lines.length === 0) return setUnreadable('Choose a paint or a medium, and a total, first.')
     setUnreadable(undefined)
     if (!bandS) return setUnreadable('Choose what it is thinned for first.')
@@ -53,13 +53,13 @@ export function GuidePanel({
         plannedUl: Math.round(l.plannedUl),
         byDrop: l.kind === 'additive',
       })),
-      recipe: { paints, paintParts, mediums, water: water ?? null },
+      recipe: { paints, paintParts, mediums, water: water ?? null, drops: view.drops },
       label:
         start.label || (paints.length === 1 ? (view.lines.find((l) => l.kind === 'paint')?.material.name ?? '') : ''),
       role,
       technique,
       bandS,
-      cupUl: size.ul ?? null,
+      cupUl: size.value ?? null,
       waterId: draft.waterId,
       steps: draft.steps.filter((s) => s.trim()),
       formula:

@@ -1,16 +1,16 @@
 import { mixToHex } from '@/core/colour/mixColour'
 import { sureOf } from '@/core/colour/predict'
 import { surePaint, sureWords } from '@/core/colour/sureWords'
-import { FikaError } from '@/core/errors'
-import { scaledAmounts, type ScaleBy } from '@/core/mix/amounts'
+import type { ScaleBy } from '@/core/mix/amounts'
+import { amountsWithDrops, dropsUl } from '@/core/mix/drops'
 import { houseRatioOf, NO_RULES, type HouseRules } from '@/core/mix/houseRules'
 import { ingredients, rescale, type Ingredient, type Recipe } from '@/core/mix/recipe'
 import { judgeWater, type WaterSchool, type WaterVerdict } from '@/core/mix/waterLimit'
 import { costOf, type Cost } from '@/core/purchase/cost'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
-import { DROP_UL } from '@/core/quantity/units'
 import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
+import { readTyped } from '@/core/quantity/typed'
 import type { Material } from '@/db/materials/mixable'
 
 /** What stands on the bench, as typed. */
@@ -49,6 +49,8 @@ export interface MixView {
   readonly houseRatio: string
   /** Whose ratio that is: of this paint, of its body, house rule or usual. */
   readonly houseFrom: string
+  /** Additives: drops for each 100 ml. */
+  readonly drops: readonly { materialId: string; parts: number }[]
   readonly lines: readonly MixLine[]
   readonly totalUl: number
   readonly extraUl: number
@@ -62,17 +64,15 @@ export interface MixView {
   readonly short: readonly { material: Material; lackUl: number }[]
 }
 
-const sayer = (problems: string[]) => {
-  return <T>(work: () => T, otherwise: T): T => {
-    try {
-      return work()
-    } catch (error) {
-      if (!(error instanceof FikaError)) throw error
-      problems.push(error.message)
-      return otherwise
-    }
+/** Reads what is typed; what cannot be read is one of the problems, and something else is taken for it. */
+const sayer =
+  (problems: string[]) =>
+  <T>(work: () => T, otherwise: T): T => {
+    const { value, sentence } = readTyped(work)
+    if (sentence === undefined) return value as T
+    problems.push(sentence)
+    return otherwise
   }
-}
 
 /** The house ratio for a formula: of the paint there is most of. */
 export function houseRatio(paints: readonly { material: Material; parts: number }[], rules: HouseRules) {
@@ -139,6 +139,7 @@ export function viewOf(
     recipe: undefined,
     houseRatio: house,
     houseFrom,
+    drops: [],
     lines: [],
     totalUl: 0,
     extraUl: 0,
@@ -152,36 +153,54 @@ export function viewOf(
   const list = attempt(() => ingredients(recipe), [])
   const scale = attempt(() => scaleOf(draft, materials, units), { by: 'total', ul: 0 } as const)
   if (list.length === 0 || (scale.by === 'total' && scale.ul <= 0)) return nothing
-  const planned = attempt(() => scaledAmounts(list, scale), [])
-  if (planned.reduce((a, b) => a + b, 0) <= 0) return nothing
-  const poured = list.map(({ materialId }) => {
+  const counted = partsOf(draft.drops)
+    .filter((d) => d.parts > 0)
+    .map(({ material, materialId, parts }) => ({ material, materialId, per100Ml: parts }))
+  const { plannedUl, dropsUl: plannedDropsUl } = attempt(() => amountsWithDrops(list, counted, scale), {
+    plannedUl: [],
+    dropsUl: [],
+  })
+  if (plannedUl.reduce((a, b) => a + b, 0) <= 0) return nothing
+  const pouredOf = ({ materialId }: { materialId: string }) => {
     const text = draft.poured[materialId]?.trim()
     return text
       ? attempt(() => parsePouredUl(text, materials.get(materialId)!.densityGPerMl, units), undefined)
       : undefined
-  })
-  const { targetsUl, totalUl, extraUl } = rescale(list, planned, poured)
-  const lines = list.map((ingredient, i): MixLine => ({
+  }
+  const poured = list.map(pouredOf)
+  const { targetsUl, totalUl: bareUl, extraUl: bareExtraUl } = rescale(list, plannedUl, poured)
+  const ofRecipe = list.map((ingredient, i): MixLine => ({
     ...ingredient,
     material: materials.get(ingredient.materialId)!,
-    plannedUl: planned[i]!,
+    plannedUl: plannedUl[i]!,
     targetUl: targetsUl[i]!,
     pouredUl: poured[i],
   }))
-  const dropped = draft.drops.flatMap(({ id, parts }): MixLine[] => {
-    const material = materials.get(id)
-    const per = parseNumber(parts.trim() || '0') ?? 0
-    if (!material || per <= 0) return []
-    const ul = DROP_UL * Math.max(1, Math.round((per * totalUl) / 100_000))
-    return [{ materialId: id, kind: 'additive', parts: 0, material, plannedUl: ul, targetUl: ul, pouredUl: undefined }]
+  // A batch that grew by an overshoot takes more drops; what is in it already stays in it.
+  const dropped = counted.map((d, i): MixLine => {
+    const pouredUl = pouredOf(d)
+    const planned = plannedDropsUl[i]!
+    const wanted = bareExtraUl > 0 ? dropsUl(d, bareUl + planned) : planned
+    return {
+      materialId: d.materialId,
+      kind: 'additive',
+      parts: 0,
+      material: d.material,
+      plannedUl: planned,
+      targetUl: Math.max(wanted, pouredUl ?? 0),
+      pouredUl,
+    }
   })
+  const lines = [...ofRecipe, ...dropped]
+  const totalUl = lines.reduce((s, l) => s + l.targetUl, 0)
   return {
     recipe,
     houseRatio: house,
     houseFrom,
-    lines: [...lines, ...dropped],
+    drops: counted.map((d) => ({ materialId: d.materialId, parts: d.per100Ml })),
+    lines,
     totalUl,
-    extraUl,
+    extraUl: totalUl - lines.reduce((s, l) => s + l.plannedUl, 0),
     colour: colourOf(paints),
     water: judgeWater(
       lines.map((l) => ({

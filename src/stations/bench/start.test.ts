@@ -28,6 +28,11 @@ const bottle = {
 const none = { paints: [], parts: [], us: false }
 
 describe('what lies on the bench when it is opened', () => {
+  it('is a bottle to mix more of, its drops too', () => {
+    const oiled = { ...bottle, recipe: { ...bottle.recipe, drops: [{ materialId: 'oil', name: 'oil', parts: 2 }] } }
+    expect(benchStart(materials, { ...none, like: oiled }).draft.drops).toEqual([{ id: 'oil', parts: '2' }])
+    expect(benchStart(materials, { ...none, like: bottle }).draft.drops).toEqual([])
+  })
   it('is a bottle’s recipe with the amount that is short, to go into that bottle', () => {
     const start = benchStart(materials, { ...none, like: bottle, totalUl: 113_615 })
     expect(start).toEqual({

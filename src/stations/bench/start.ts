@@ -67,6 +67,7 @@ export function benchStart(
         waterId: recipe.water?.materialId ?? water?.id ?? '',
         waterParts: recipe.water ? round(recipe.water.parts) : '',
         ...PLAIN,
+        drops: (recipe.drops ?? []).map((d) => ({ id: d.materialId, parts: round(d.parts) })),
         total,
       },
       label: like.label,

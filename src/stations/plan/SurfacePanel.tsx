@@ -7,7 +7,7 @@ import { COVERAGE_SOURCE } from '@/core/surface/coverage'
 import { Notice } from '@/ui/frame/Notice'
 import { SurfacePicture } from '@/ui/pictures/SurfacePicture'
 import type { StockedSurface } from '@/db/surfaces/read'
-import { shelfFields, type Fields, type Reading } from './planDraft'
+import { shelfFields, type Fields, type ReadPlan } from './planDraft'
 
 /** Title, technique, the surface to scale, and how much the cup holds for it. */
 export function SurfacePanel({
@@ -22,7 +22,7 @@ export function SurfacePanel({
   colours: readonly { hex: string; ul: number }[]
   f: Fields
   change: (p: Partial<Fields>) => void
-  reading: Reading
+  reading: ReadPlan
   units: UnitSystem
 }) {
   const stocked = surfaces.find((s) => s.id === f.surfaceStockId)

@@ -1,6 +1,7 @@
+import { readTyped } from '@/core/quantity/typed'
 import { APART_USES, type ApartUse, planParts, type PlanPart } from '@/core/plan/amounts'
 import type { SurfaceShape } from '@/core/surface/stock'
-import { FikaError, Invalid } from '@/core/errors'
+import { Invalid } from '@/core/errors'
 import { parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseAmount, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
@@ -91,7 +92,7 @@ export function shelfFields(s: StockedSurface | undefined, count: number, us: bo
 }
 
 /** What the server takes. @throws FikaError with a sentence for what cannot be read */
-function read(id: string, f: Fields, units: UnitSystem): PlanInput {
+function readInput(id: string, f: Fields, units: UnitSystem): PlanInput {
   const number = (text: string, what: string) => {
     const value = parseNumber(text)
     if (value === undefined) throw new Invalid(`“${text}” is not a number for ${what}.`)
@@ -129,7 +130,7 @@ function read(id: string, f: Fields, units: UnitSystem): PlanInput {
 }
 
 /** What the fields say, or the first sentence about what cannot be read. */
-export interface Reading {
+export interface ReadPlan {
   readonly input?: PlanInput
   readonly surface?: Surface
   readonly cup: number
@@ -138,14 +139,12 @@ export interface Reading {
 }
 
 /** Reads the whole plan as it is typed. Pure: the same fields read the same. */
-export function readAll(id: string, f: Fields, units: UnitSystem): Reading {
-  try {
-    const input = read(id, f, units)
+export function readAll(id: string, f: Fields, units: UnitSystem): ReadPlan {
+  const read = readTyped(() => {
+    const input = readInput(id, f, units)
     const surface = surfaceOf(input.surface)
     const cup = cupUl(surface, coverageOf(input.coverage))
     return { input, surface, cup, parts: planParts(cup, input.cup, input.apart) }
-  } catch (error) {
-    if (!(error instanceof FikaError)) throw error
-    return { cup: 0, parts: [], problem: error.message }
-  }
+  })
+  return read.value ?? { cup: 0, parts: [], problem: read.sentence }
 }

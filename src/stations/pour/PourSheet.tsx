@@ -46,11 +46,11 @@ export function PourSheet({
   const router = useRouter()
   const byId = new Map(bottles.map((b) => [b.id, b]))
   const reads = amounts.map((a) => readVolume(a, units))
-  const total = reads.reduce((s, r) => s + (r.ul ?? 0), 0)
+  const total = reads.reduce((s, r) => s + (r.value ?? 0), 0)
   const wants = new Map<string, number>()
-  plan.parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.ul ?? 0)))
+  plan.parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.value ?? 0)))
   const lack = (vesselId: string) => Math.max(0, (wants.get(vesselId) ?? 0) - (byId.get(vesselId)?.ul ?? 0))
-  const unreadable = reads.find((r) => r.error)?.error
+  const unreadable = reads.find((r) => r.sentence)?.sentence
   const wanted = techniqueOf(plan.technique)?.levelTimeS
   const book = (findRest = false) =>
     send(
@@ -59,7 +59,7 @@ export function PourSheet({
           requestId,
           planId: plan.id,
           ...ids,
-          takes: plan.parts.map((p, i) => ({ vesselId: p.vesselId, ul: reads[i]?.ul ?? 0 })),
+          takes: plan.parts.map((p, i) => ({ vesselId: p.vesselId, ul: reads[i]?.value ?? 0 })),
           findRest,
         }),
       ({ pieceId }) => router.push(`/wall/${pieceId}`),
@@ -134,7 +134,7 @@ export function PourSheet({
                         size="large"
                         aria-label={`Goes in: ${p.label}, ${p.use}`}
                         value={amounts[i]!}
-                        {...(reads[i]?.error ? { status: 'error' as const } : {})}
+                        {...(reads[i]?.sentence ? { status: 'error' as const } : {})}
                         onChange={(e) => setAmounts((a) => a.map((x, k) => (k === i ? e.target.value : x)))}
                       />
                     </td>

@@ -55,7 +55,7 @@ export function WaterForm({
           options={waters.map((w) => ({ value: w.id, label: w.name }))}
         />
       </label>
-      {limit && (readVolume(typed, units).ul ?? 0) > Math.max(limit.roomUl, evaporatedUl) ? (
+      {limit && (readVolume(typed, units).value ?? 0) > Math.max(limit.roomUl, evaporatedUl) ? (
         <Notice kind="warning">
           {limit.sentence}{' '}
           {limit.roomUl > 0

@@ -1,20 +1,13 @@
 'use client'
 
 import { Input } from 'antd'
-import { FikaError } from '@/core/errors'
 import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
+import { readTypedIfAny, type Typed } from '@/core/quantity/typed'
 
-/** Reads what is typed: µl, an error sentence, or neither while it is empty. */
-export function readVolume(text: string, system: UnitSystem): { ul?: number; error?: string } {
-  if (text.trim() === '') return {}
-  try {
-    return { ul: parseVolumeUl(text, system) }
-  } catch (error) {
-    if (error instanceof FikaError) return { error: error.message }
-    throw error
-  }
-}
+/** Reads a volume as it is typed, µl. */
+export const readVolume = (text: string, system: UnitSystem): Typed<number | undefined> =>
+  readTypedIfAny(text, (t) => parseVolumeUl(t, system))
 
 /** A volume typed in any unit, with its other readings beside it while typing. */
 export function QuantityInput({
@@ -38,9 +31,13 @@ export function QuantityInput({
 }) {
   const read = readVolume(value, system)
   const also =
-    read.ul === undefined
+    read.value === undefined
       ? ''
-      : [formatMl(read.ul), formatFlOz(read.ul), densityGPerMl ? formatGrams(massMg(read.ul, densityGPerMl)) : '']
+      : [
+          formatMl(read.value),
+          formatFlOz(read.value),
+          densityGPerMl ? formatGrams(massMg(read.value, densityGPerMl)) : '',
+        ]
           .filter(Boolean)
           .join(' · ')
   return (
@@ -50,14 +47,14 @@ export function QuantityInput({
         value={value}
         onChange={(e) => onChange(e.target.value)}
         aria-label={label}
-        aria-invalid={read.error ? true : undefined}
-        {...(read.error ? { status: 'error' as const } : {})}
+        aria-invalid={read.sentence ? true : undefined}
+        {...(read.sentence ? { status: 'error' as const } : {})}
         placeholder={placeholder ?? (system === 'us' ? '2 fl oz' : '60 ml')}
         autoComplete="off"
       />
-      {compact && !read.error ? null : (
+      {compact && !read.sentence ? null : (
         <small className="muted" style={{ display: 'block', minHeight: 20 }} aria-live="polite">
-          {read.error ?? also}
+          {read.sentence ?? also}
         </small>
       )}
     </>

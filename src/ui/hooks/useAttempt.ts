@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { FikaError } from '@/core/errors'
+import { readTyped } from '@/core/quantity/typed'
 
 /**
  * Runs work that reads what was typed: what cannot be read becomes one sentence, to be shown beside the field, and
@@ -9,12 +9,8 @@ import { FikaError } from '@/core/errors'
  */
 export function attemptOr(say: (sentence: string | undefined) => void, work: () => void): void {
   say(undefined)
-  try {
-    work()
-  } catch (error) {
-    if (!(error instanceof FikaError)) throw error
-    say(error.message)
-  }
+  const { sentence } = readTyped(work)
+  if (sentence) say(sentence)
 }
 
 /** `attemptOr` with the sentence kept here. */

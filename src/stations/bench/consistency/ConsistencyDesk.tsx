@@ -159,10 +159,10 @@ function Reading({
   })
   const firstUl = advice.stepsUl[0] ?? advice.waterUl
   const add = () => {
-    const read = typed.trim() ? readVolume(typed, data.units) : { ul: firstUl }
-    if (read.error || !read.ul) return setTrouble(read.error ?? 'Type how much water went in, like 6 drops.')
+    const read = typed.trim() ? readVolume(typed, data.units) : { value: firstUl }
+    if (!read.value) return setTrouble(read.sentence ?? 'Type how much water went in, like 6 drops.')
     setTrouble(undefined)
-    const ul = read.ul
+    const ul = read.value
     send(
       (requestId) => waterBottleAction({ requestId, vesselId: bottle.id, waterId, ul, note: 'to consistency' }),
       () => setTyped(''),

@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { GuideLine } from '@/core/mix/guide'
-import { FikaError } from '@/core/errors'
 import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
+import { readTypedIfAny } from '@/core/quantity/typed'
 import { useSend } from '@/ui/hooks/useSend'
 import { weighOnceAction } from './actions'
 
@@ -21,7 +21,7 @@ export function WeighOnce({
 }) {
   const { send, pending, refusal } = useSend<null>()
   const [kept, setKept] = useState<string>()
-  const ml = readMl(typed, units)
+  const ml = readTypedIfAny(typed, (t) => parseAmount(t, 'volume', units)).value
   if (line.source !== 'material' || line.kind === 'water' || grams === null || grams < 2 || !ml || ml < 2)
     return kept ? <p className="guide-say">{kept}</p> : null
   const density = grams / ml
@@ -45,13 +45,4 @@ export function WeighOnce({
       {refusal ? ` ${refusal.message}` : ''}
     </p>
   )
-}
-
-function readMl(typed: string, units: UnitSystem): number | undefined {
-  try {
-    return typed.trim() ? parseAmount(typed, 'volume', units) : undefined
-  } catch (error) {
-    if (error instanceof FikaError) return undefined
-    throw error
-  }
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import { readTypedIfAny } from '@/core/quantity/typed'
 import { Button, Input, Select, Tabs } from 'antd'
 import Link from 'next/link'
 import { useState } from 'react'
@@ -9,7 +10,6 @@ import { type School, RATIO_BY_BODY } from '@/core/mix/schools'
 import { BODIES, BODY_WORDS, type Body } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
-import { FikaError } from '@/core/errors'
 import type { Material } from '@/db/materials/mixable'
 import { rulesOf, type RulesRow } from '@/db/people/houseRules'
 import type { NamedRecipe } from '@/db/recipes/recipes'
@@ -144,15 +144,10 @@ function Recipes({
   )
 }
 
-/** A typed ratio, `medium : paint`; or the sentence about what cannot be read. */
-function readRatio(text: string): { medium: number; paint: number } | string {
-  try {
-    const [medium = 0, paint = 0] = parseRatio(text)
-    return { medium, paint }
-  } catch (error) {
-    if (error instanceof FikaError) return error.message
-    throw error
-  }
+/** Reads a ratio, `medium : paint`. */
+function ratioOf(text: string): { medium: number; paint: number } {
+  const [medium = 0, paint = 0] = parseRatio(text)
+  return { medium, paint }
 }
 
 function RatioRow({
@@ -172,10 +167,9 @@ function RatioRow({
   const [trouble, setTrouble] = useState<string>()
   const save = () => {
     const text = typed.trim()
-    const read = text ? readRatio(text) : null
-    if (typeof read === 'string') return setTrouble(read)
-    setTrouble(undefined)
-    if (text !== value) onSave(read)
+    const read = readTypedIfAny(text, ratioOf)
+    setTrouble(read.sentence)
+    if (!read.sentence && text !== value) onSave(read.value ?? null)
   }
   return (
     <tr>

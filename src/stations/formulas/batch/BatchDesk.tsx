@@ -6,7 +6,7 @@ import { useCallback, useMemo } from 'react'
 import { differenceInWords, deltaE00 } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
 import { opticsOf } from '@/core/colour/packOptics'
-import { FikaError } from '@/core/errors'
+import { readTyped } from '@/core/quantity/typed'
 import { ALIKE, boxing, farthestApart } from '@/core/mix/boxing'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { ToScale } from '@/core/mix/inSteps'
@@ -54,14 +54,14 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
     [batch.id, batch.title, batch.formulaId, batch.formulaVersion],
   )
   const { state, keep, pending, refusal } = useKept(batch.state, batch.revision, sendBatch)
-  const plan = useMemo(() => tryPlan(paints, state), [paints, state])
+  const { value: containers, sentence } = useMemo(() => readTyped(() => planBatch(paints, state)), [paints, state])
   const toggle = (key: string) =>
     keep((now) => ({
       ...now,
       done: now.done.includes(key) ? now.done.filter((k) => k !== key) : [...now.done, key],
     }))
   const byId = new Map(paints.map((p) => [p.id, p]))
-  if ('error' in plan) return <Notice kind="warning">{plan.error}</Notice>
+  if (!containers) return <Notice kind="warning">{sentence}</Notice>
   const read = state.readings.filter((r) => r !== null && r !== undefined)
   const keptLab = hexToLab(state.keptHex)
   return (
@@ -83,7 +83,7 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
       </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
       <div className="batch">
-        {plan.containers.map((c, i) => (
+        {containers.map((c, i) => (
           <section className="panel" key={i} aria-label={`Container ${i + 1}`}>
             <h2>Container {i + 1}</h2>
             <ContainerPicture
@@ -150,7 +150,7 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
           </Button>
           <Link
             className="go second"
-            href={`/bench?paints=${paints.map((p) => p.id).join(',')}&parts=${paints.map((p) => p.parts).join(',')}&formula=${batch.formulaId}.${batch.formulaVersion}&ul=${plan.containers.reduce((s, c) => s + c.totalUl, 0)}`}
+            href={`/bench?paints=${paints.map((p) => p.id).join(',')}&parts=${paints.map((p) => p.parts).join(',')}&formula=${batch.formulaId}.${batch.formulaVersion}&ul=${containers.reduce((s, c) => s + c.totalUl, 0)}`}
           >
             Book it at the bench
           </Link>
@@ -158,18 +158,6 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
       </section>
     </>
   )
-}
-
-function tryPlan(
-  paints: readonly BatchPaint[],
-  state: BatchState,
-): { containers: ContainerPlan[] } | { error: string } {
-  try {
-    return { containers: planBatch(paints, state) }
-  } catch (error) {
-    if (!(error instanceof FikaError)) throw error
-    return { error: error.message }
-  }
 }
 
 const at = <T,>(list: readonly (T | null | undefined)[], i: number, value: T, length: number): (T | null)[] =>

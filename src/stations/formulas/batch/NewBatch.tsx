@@ -4,7 +4,7 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError } from '@/core/errors'
+import { Invalid } from '@/core/errors'
 import { parseNumber } from '@/core/quantity/number'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { Chip } from '@/ui/pictures/Drawdown'
@@ -68,13 +68,12 @@ export function NewBatch({
     attempt(() => {
       const volume = (text: string, what: string) => {
         const read = readVolume(text, units)
-        if (read.error || read.ul === undefined) throw new FikaError('Invalid', read.error ?? `Say ${what}.`)
-        return read.ul
+        if (read.value === undefined) throw new Invalid(read.sentence ?? `Say ${what}.`)
+        return read.value
       }
       const number = (text: string, what: string) => {
         const value = parseNumber(text)
-        if (value === undefined)
-          throw new FikaError('Invalid', `“${text}” is not a number for ${what}. Type it like 2.`)
+        if (value === undefined) throw new Invalid(`“${text}” is not a number for ${what}. Type it like 2.`)
         return value
       }
       const state = stateSchema.cast({

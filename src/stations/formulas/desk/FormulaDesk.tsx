@@ -72,7 +72,7 @@ export function FormulaDesk({
   const [medium, setMedium] = useState<MediumKind | ''>('pouring medium')
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const typedBatch = readVolume(batch, units)
-  const batchUl = typedBatch.ul ?? 100_000
+  const batchUl = typedBatch.value ?? 100_000
   const view = useMemo(() => viewOf(rows, unit, batchUl, byId, film), [rows, unit, batchUl, byId, film])
   const { used, prediction } = view
   const shift = useMemo(() => wetDryShift(pairsOf(wetDry), medium || null, medium ? USUAL_MEDIUM : 0), [wetDry, medium])
@@ -249,9 +249,9 @@ export function FormulaDesk({
               <Input
                 value={batch}
                 onChange={(e) => setBatch(e.target.value)}
-                status={typedBatch.error ? 'error' : ''}
+                status={typedBatch.sentence ? 'error' : ''}
               />
-              <small className="muted">{typedBatch.error ?? ''}</small>
+              <small className="muted">{typedBatch.sentence ?? ''}</small>
             </label>
           ) : null}
           {used.length ? (

@@ -190,7 +190,7 @@ export function MatchDesk({
                   value={volume}
                   onChange={(e) => setVolume(e.target.value)}
                   style={{ width: 110 }}
-                  status={typed.error ? 'error' : ''}
+                  status={typed.sentence ? 'error' : ''}
                 />
               </label>
             </div>
@@ -201,7 +201,7 @@ export function MatchDesk({
                   candidate={c}
                   pool={asked!.pool}
                   target={asked!.target}
-                  volumeUl={typed.ul}
+                  volumeUl={typed.value}
                   currency={currency}
                 />
               ))}

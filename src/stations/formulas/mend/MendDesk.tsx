@@ -120,7 +120,7 @@ export function MendDesk({
           most,
           tolerance,
           cupUl: view.batchUl,
-          roomUl: ((typedRoom.ul ?? 250_000) * view.batchUl) / (view.batchUl + carriedUl),
+          roomUl: ((typedRoom.value ?? 250_000) * view.batchUl) / (view.batchUl + carriedUl),
           dropUl: DROP_UL,
         },
         onProgress,
@@ -212,8 +212,8 @@ export function MendDesk({
           </div>
           <label className="field">
             <span>Room left in the cup</span>
-            <Input value={room} onChange={(e) => setRoom(e.target.value)} status={typedRoom.error ? 'error' : ''} />
-            <small className="muted">{typedRoom.error ?? ''}</small>
+            <Input value={room} onChange={(e) => setRoom(e.target.value)} status={typedRoom.sentence ? 'error' : ''} />
+            <small className="muted">{typedRoom.sentence ?? ''}</small>
           </label>
           {progress === undefined ? (
             <Button type="primary" size="large" disabled={!target || used.length === 0} onClick={run}>

@@ -1,5 +1,6 @@
 'use client'
 
+import { attemptOr } from '@/ui/hooks/useAttempt'
 import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
@@ -10,16 +11,14 @@ export function DensityHelper({ units, onFound }: { units: UnitSystem; onFound: 
   const [mass, setMass] = useState('')
   const [said, setSaid] = useState<string>()
   const find = () => {
-    try {
+    attemptOr(setSaid, () => {
       const density = parseAmount(mass, 'mass', units) / parseAmount(volume, 'volume', units)
       if (!(density >= 0.5 && density <= 6))
         return setSaid('That is no paint’s density. Tare the cup, and weigh again.')
       const text = density.toFixed(3)
       onFound(text)
       setSaid(`${text} g/ml`)
-    } catch (error) {
-      setSaid((error as Error).message)
-    }
+    })
   }
   return (
     <details className="helper">

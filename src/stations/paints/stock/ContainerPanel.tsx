@@ -1,5 +1,6 @@
 'use client'
 
+import { useAttempt } from '@/ui/hooks/useAttempt'
 import { Button, Input } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -95,17 +96,9 @@ function ContainerButtons({
   const [gross, setGross] = useState('')
   const [tare, setTare] = useState('')
   const [residue, setResidue] = useState('0 ml')
-  const [unreadable, setUnreadable] = useState<string>()
+  const { unreadable, attempt, clear } = useAttempt()
   const router = useRouter()
-  const done = () => (setUnreadable(undefined), router.refresh())
-  const attempt = (work: () => void) => {
-    setUnreadable(undefined)
-    try {
-      work()
-    } catch (error) {
-      setUnreadable((error as Error).message)
-    }
-  }
+  const done = () => (clear(), router.refresh())
   const weigh = (lost: 'used' | 'spilled') =>
     attempt(() => {
       const input = { vesselId: c.vesselId, grossMg: parseMassMg(gross, units), tareMg: parseMassMg(tare, units), lost }

@@ -1,5 +1,6 @@
 'use client'
 
+import { readTyped } from '@/core/quantity/typed'
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
@@ -54,13 +55,9 @@ export function PaintingCosts({
       </section>
     )
   const medium = mediums.find((m) => m.id === mediumId) ?? mediums[0]!
-  let volumeUl: number | undefined
-  let problem: string | undefined
-  try {
-    volumeUl = cupUl({ shape: 'rectangle', ...parseSize(size, units), edgeMm: 0, count: 1 }, { kind: 'rule-of-28' })
-  } catch (error) {
-    problem = (error as Error).message
-  }
+  const { value: volumeUl, sentence: problem } = readTyped(() =>
+    cupUl({ shape: 'rectangle', ...parseSize(size, units), edgeMm: 0, count: 1 }, { kind: 'rule-of-28' }),
+  )
   const read = (l: Line) => {
     const paint = priced.find((p) => p.id === l.paintId)!
     return {
