@@ -395,12 +395,12 @@ describe('what is sent', () => {
       tare: '28 g',
       rest: '2',
     }
-    expect(readBottle(typed, 'metric')).toMatchObject({
+    expect(readBottle(typed, 'metric').value).toMatchObject({
       capacityUl: 236_588,
       tareMg: 28_000,
       restHours: 2,
     })
-    expect(readBottle({ ...typed, capacity: '', tare: '' }, 'metric')).toMatchObject({
+    expect(readBottle({ ...typed, capacity: '', tare: '' }, 'metric').value).toMatchObject({
       capacityUl: null,
       tareMg: null,
     })
