@@ -37,7 +37,7 @@ export async function exportCatalogue(tx: Tx, format: Format, now: Date): Promis
   const palette: Palette = {
     name: 'Fika drawer',
     swatches: rows.flatMap((m) =>
-      m.swatchHex ? [{ name: [m.maker, m.line, m.name].filter(Boolean).join(' '), hex: m.swatchHex }] : [],
+      m.kind === 'paint' ? [{ name: [m.maker, m.line, m.name].filter(Boolean).join(' '), hex: m.swatchHex }] : [],
     ),
   }
   return format === 'gpl' ? writeGpl(palette) : writeCxf3(palette, now)

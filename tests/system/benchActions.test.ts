@@ -165,9 +165,9 @@ describe('recipes and rules', () => {
     )
     // 1 : 3 : 0.2 of 252 ml, and two drops for each 100 ml.
     expect(view.lines.map((l) => [l.kind, l.targetUl])).toEqual([
-      ['paint', 60_000],
-      ['medium', 180_000],
-      ['water', 12_000],
+      ['paint', 59_941],
+      ['medium', 179_821],
+      ['water', 11_988],
       ['additive', 250],
     ])
     await putRecipeAwayAction({ id })

@@ -5,11 +5,11 @@ import { searchText } from '@/core/paint/fold'
 import { hueFamily, hueOrder } from '@/core/colour/hueFamily'
 import { lightfastnessOf } from '@/core/paint/pigments'
 import { perMl } from '@/core/purchase/cost'
-import type { Tx } from '@/db/base/withStudio'
-import { allMaterials, type MaterialRow } from './read'
+import type { Tx } from '../base/withStudio'
+import { allMaterials, type PaintRow } from './read'
 
 /** A paint as the drawer finds it, with what can be said of it once and for all. */
-export interface DrawerPaint extends MaterialRow {
+export interface DrawerPaint extends PaintRow {
   readonly lab: Triple
   readonly hueOrder: number
   /** Minor units per ml at its price; null where none is known. */
@@ -65,8 +65,8 @@ export async function drawerOf(tx: Tx, archived: boolean): Promise<Drawer> {
   return archived ? catalogue.putAway : catalogue.drawer
 }
 
-function describe(m: MaterialRow): DrawerPaint {
-  const lab = hexToLab(m.swatchHex!)
+function describe(m: PaintRow): DrawerPaint {
+  const lab = hexToLab(m.swatchHex)
   return {
     ...m,
     lab,
@@ -90,9 +90,9 @@ function drawer(rows: readonly DrawerPaint[]): Drawer {
       column('maker', (m) => [m.maker]),
       column('line', (m) => [m.line]),
       column('hue', (m) => [hueFamily(m.lab)]),
-      column('body', (m) => [m.body!]),
-      column('opacity', (m) => [m.opacity!]),
-      column('sheen', (m) => [m.sheen!]),
+      column('body', (m) => [m.body]),
+      column('opacity', (m) => [m.opacity]),
+      column('sheen', (m) => [m.sheen]),
       column('pigment', (m) => m.pigments),
       column('price', (m) => [priceBand(m.perMl)]),
       column('light', (m) => [m.lightfastness || lightfastnessOf(m.pigments) || 'not known']),

@@ -1,7 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 import { OFFER_KINDS, type Offer } from '@/core/purchase/offers'
-import { priceMinor, volumeUl } from './schema'
+import { priceMinor, volumeUl } from './fields'
 
 const label = string().trim().max(120, 'The label is longer than 120 characters. Shorten it.')
 const size = volumeUl('Type the size, like 60 ml.').required('Type the size, like 60 ml.')

@@ -1,72 +1,24 @@
 import type { PairVerdict } from '@/core/colour/pairVerdicts'
 import { NotFound } from '@/core/errors'
 import { EFFECTS_BY_KIND, type EffectProfile } from '@/core/mix/mediumEffects'
-import type { Thinner } from '@/core/mix/thinners'
-import type { RoleFlag } from '@/core/paint/flags'
-import type { Lightfastness } from '@/core/paint/pigments'
-import type { Body, MaterialKind, MediumKind, Opacity, Sheen, Strength } from '@/core/paint/properties'
-import type { Tx } from '@/db/base/withStudio'
-import type { MaterialInput } from './schema'
+import type { Tx } from '../base/withStudio'
+import { columnsOf, fieldsOf } from './fields'
+import type { MaterialInput, MediumInput, PaintInput, ThinnerInput } from './schema'
 
-/** Spectra as read, 36 bands; null where its swatch was picked or typed. */
-export interface PaintReadings {
-  masstone: number[] | null
-  tint: number[] | null
-  shade: number[] | null
-}
-
-/** A material with everything known about it. */
-export interface MaterialRow {
+interface RowFacts {
   readonly id: string
-  readonly kind: MaterialKind
-  readonly maker: string
-  readonly line: string
-  readonly name: string
-  readonly densityGPerMl: number
-  readonly solids: number
-  readonly waterShare: number
-  readonly containerUl: number | null
-  readonly priceMinor: number | null
-  readonly lowUl: number | null
-  readonly supplier: string
-  readonly barcode: string
-  readonly tags: readonly string[]
-  readonly notes: string
-  readonly thinner: Thinner | null
-  readonly discontinued: boolean
   readonly archived: boolean
   readonly revision: number
-  readonly mediumKind: MediumKind | null
-  readonly effects: EffectProfile | null
-  readonly body: Body | null
-  readonly opacity: Opacity | null
-  readonly contrastRatio: number | null
-  readonly sheen: Sheen | null
-  readonly sheenStrength: number | null
-  readonly strength: Strength | null
-  readonly lightfastness: Lightfastness | ''
-  readonly pigments: readonly string[]
-  readonly swatchHex: string | null
-  readonly tintHex: string | null
-  readonly tintWhiteShare: number | null
-  readonly shadeHex: string | null
-  readonly shadeBlackShare: number | null
-  readonly wetHex: string | null
-  readonly readings: PaintReadings | null
-  readonly flags: readonly RoleFlag[]
-  readonly substitutes: readonly string[]
-  readonly standIn: readonly { paintId: string; parts: number }[]
 }
+/** Materials with everything known about them, each with what its kind has. */
+export type PaintRow = RowFacts & PaintInput
+export type MediumRow = RowFacts & MediumInput
+export type WaterRow = RowFacts & ThinnerInput
+export type MaterialRow = PaintRow | MediumRow | WaterRow
 
-const COLUMNS = `
-  m.id, m.kind, m.maker, m.line, m.name, m.density_g_per_ml as "densityGPerMl", m.solids, m.water_share as "waterShare",
-  m.container_ul as "containerUl", m.price_minor as "priceMinor", m.low_ul as "lowUl", m.supplier, m.barcode, m.tags,
-  m.notes, m.thinner, m.discontinued_at is not null as discontinued, m.archived_at is not null as archived,
-  m.revision, md.kind as "mediumKind", md.effects, p.body, p.opacity, p.contrast_ratio as "contrastRatio", p.sheen,
-  p.sheen_strength as "sheenStrength", p.strength, coalesce(p.lightfastness, '') as lightfastness,
-  coalesce(p.pigments, '{}') as pigments, p.swatch_hex as "swatchHex", p.tint_hex as "tintHex",
-  p.tint_white_share as "tintWhiteShare", p.shade_hex as "shadeHex",
-  p.shade_black_share as "shadeBlackShare", p.wet_hex as "wetHex", p.readings`
+const NO_READINGS = `'{"masstone": null, "tint": null, "shade": null}'`
+const COLUMNS = `m.id, m.kind, m.archived_at is not null as archived, m.revision, ${columnsOf('material', 'm').read},
+  ${columnsOf('medium', 'md').read}, ${columnsOf('paint', 'p').read}, coalesce(p.readings, ${NO_READINGS}) as readings`
 const HANGING = `
   coalesce((select json_agg(json_build_object('role', a.role, 'rule', a.rule, 'reason', a.reason) order by a.role)
             from paint_flag a where a.studio_id = m.studio_id and a.material_id = m.id), '[]') as flags,
@@ -110,60 +62,19 @@ export async function findMaterial(tx: Tx, id: string): Promise<MaterialRow> {
   return row
 }
 
+/** What hangs on a paint besides its plain fields. */
+const HANGING_NAMES = ['readings', 'flags', 'substitutes', 'standIn'] as const
+
 /** What a form or an import would send to write this very row. */
 export function inputOf(m: MaterialRow): MaterialInput {
-  const shared = {
-    maker: m.maker,
-    line: m.line,
-    name: m.name,
-    densityGPerMl: m.densityGPerMl,
-    solids: m.solids,
-    containerUl: m.containerUl,
-    priceMinor: m.priceMinor,
-    lowUl: m.lowUl,
-    supplier: m.supplier,
-    barcode: m.barcode,
-    tags: [...m.tags],
-    discontinued: m.discontinued,
-    notes: m.notes,
-  }
-  if (m.kind === 'water')
-    return { ...shared, kind: 'water', thinner: m.thinner ?? 'distilled', waterShare: m.waterShare }
-  if (m.kind !== 'paint')
-    return {
-      ...shared,
-      kind: m.kind,
-      mediumKind: m.mediumKind!,
-      waterShare: m.waterShare,
-      effects: m.effects && [...m.effects],
-    }
-  return {
-    ...shared,
-    kind: 'paint',
-    body: m.body!,
-    opacity: m.opacity!,
-    contrastRatio: m.contrastRatio,
-    sheen: m.sheen!,
-    sheenStrength: m.sheenStrength!,
-    strength: m.strength!,
-    lightfastness: m.lightfastness,
-    pigments: [...m.pigments],
-    swatchHex: m.swatchHex!,
-    tintHex: m.tintHex,
-    tintWhiteShare: m.tintWhiteShare,
-    shadeHex: m.shadeHex,
-    shadeBlackShare: m.shadeBlackShare,
-    wetHex: m.wetHex,
-    readings: m.readings ?? { masstone: null, tint: null, shade: null },
-    flags: m.flags.map((f) => ({ ...f })) as never,
-    substitutes: [...m.substitutes],
-    standIn: m.standIn.map((s) => ({ ...s })),
-  }
+  const names = [...fieldsOf(m.kind).map(([name]) => name), ...(m.kind === 'paint' ? HANGING_NAMES : [])]
+  const values = m as unknown as Readonly<Record<string, unknown>>
+  return { kind: m.kind, ...Object.fromEntries(names.map((n) => [n, values[n]])) } as MaterialInput
 }
 
 /** A medium's effects: its own, or the usual ones of its kind. */
-export const effectsOf = (m: Pick<MaterialRow, 'effects' | 'mediumKind'>): EffectProfile =>
-  m.effects ?? EFFECTS_BY_KIND[m.mediumKind ?? 'pouring medium']
+export const effectsOf = (m: Pick<MediumRow, 'effects' | 'mediumKind'>): EffectProfile =>
+  (m.effects as EffectProfile | null) ?? EFFECTS_BY_KIND[m.mediumKind]
 
 /** Makers of the studio, for offering them while typing. */
 export async function makers(tx: Tx): Promise<string[]> {

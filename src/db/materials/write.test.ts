@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
 import { endPool } from '@/db/base/pool'
-import { allMaterials, changesOf, effectsOf, findMaterial, inputOf, makers, pairNotes } from './read'
+import { allMaterials, changesOf, effectsOf, findMaterial, inputOf, makers, pairNotes, type MediumRow } from './read'
 import { mediumSchema, paintSchema, type PaintInput } from './schema'
 import { insertMaterial, notePair, undoChange, updateMaterial, writeMaterials } from './write'
 
@@ -88,10 +88,11 @@ describe('the catalogue', () => {
       solids: 0.25,
     })
     await studio.run((tx) => insertMaterial(tx, id, medium))
-    const usual = await studio.run((tx) => findMaterial(tx, id))
+    const found = async () => (await studio.run((tx) => findMaterial(tx, id))) as MediumRow
+    const usual = await found()
     expect([usual.effects, effectsOf(usual)[1]]).toEqual([null, 3])
     await studio.run((tx) => updateMaterial(tx, id, 1, { ...medium, effects: [0, 1, 2, 3, 0, 1, 2, 3, 0, 1] }))
-    expect(effectsOf(await studio.run((tx) => findMaterial(tx, id)))).toEqual([0, 1, 2, 3, 0, 1, 2, 3, 0, 1])
+    expect(effectsOf(await found())).toEqual([0, 1, 2, 3, 0, 1, 2, 3, 0, 1])
   })
 
   it('changes it at the revision it was opened with only, and its bottles’ colour with it', async () => {

@@ -7,6 +7,7 @@ import { searchText } from '@/core/paint/fold'
 import { opticsOfMasstone, recalibrate } from './optics'
 import type { Tx } from '../base/withStudio'
 import { v7 as uuidv7 } from 'uuid'
+import { columnsOf } from './fields'
 import { findMaterial, inputOf } from './read'
 import { schemaOf, type MaterialInput, type PaintInput } from './schema'
 
@@ -55,30 +56,11 @@ export async function undoChange(tx: Tx, materialId: string, changeId: string): 
   await updateMaterial(tx, materialId, revision, change.before)
 }
 
-/** Columns of a material as one record, for writing many in one statement. */
-const record = ({ id, revision, after: m }: Write) => ({
-  id,
-  revision,
-  kind: m.kind,
-  maker: m.maker,
-  line: m.line,
-  name: m.name,
-  density: m.densityGPerMl,
-  solids: m.solids,
-  water_share: m.kind === 'paint' ? 0 : m.waterShare,
-  container_ul: m.containerUl,
-  price_minor: m.priceMinor,
-  low_ul: m.lowUl,
-  supplier: m.supplier,
-  barcode: m.barcode,
-  tags: m.tags,
-  thinner: m.kind === 'water' ? m.thinner : null,
-  notes: m.notes,
-  discontinued: m.discontinued,
-})
-const RECORD = `jsonb_to_recordset($2) as r (id uuid, revision int, kind text, maker text, line text, name text,
-  density numeric, solids numeric, water_share numeric, container_ul bigint, price_minor bigint, low_ul bigint,
-  supplier text, barcode text, tags jsonb, thinner text, notes text, discontinued boolean)`
+const MATERIAL = columnsOf('material', 'm')
+const MEDIUM = columnsOf('medium', 'md')
+const PAINT = columnsOf('paint', 'p')
+const RECORD = `jsonb_to_recordset($2) as r (id uuid, revision int, kind text, ${MATERIAL.recordset})`
+const record = ({ id, revision, after }: Write) => ({ id, revision, kind: after.kind, ...MATERIAL.record(after) })
 
 /**
  * Writes many materials, new and changed, with their history, in a handful of statements.
@@ -89,23 +71,15 @@ export async function writeMaterials(tx: Tx, writes: readonly Write[]): Promise<
   const [fresh, changed] = [writes.filter((w) => w.revision === 0), writes.filter((w) => w.revision > 0)]
   const made = fresh.length
     ? await tx.q<{ id: string }>(
-        `insert into material (studio_id, id, kind, maker, line, name, density_g_per_ml, solids, water_share, container_ul, price_minor,
-           low_ul, supplier, barcode, tags, thinner, notes, discontinued_at)
-         select $1, id, kind, maker, line, name, density, solids, water_share, container_ul, price_minor, low_ul, supplier, barcode,
-           array(select jsonb_array_elements_text(tags)), thinner, notes, case when discontinued then now() end
-         from ${RECORD}
+        `insert into material (studio_id, id, kind, ${MATERIAL.names})
+         select $1, r.id, r.kind, ${MATERIAL.values} from ${RECORD}
          on conflict (studio_id, kind, maker_key, line_key, name_key) do nothing returning id`,
         [tx.studioId, JSON.stringify(fresh.map(record))],
       )
     : []
   const kept = changed.length
     ? await tx.q<{ id: string }>(
-        `update material m set maker = r.maker, line = r.line, name = r.name, density_g_per_ml = r.density, solids = r.solids,
-           water_share = r.water_share, container_ul = r.container_ul, price_minor = r.price_minor, low_ul = r.low_ul,
-           supplier = r.supplier, barcode = r.barcode, tags = array(select jsonb_array_elements_text(r.tags)),
-           thinner = r.thinner, notes = r.notes,
-           discontinued_at = case when r.discontinued then coalesce(m.discontinued_at, now()) end,
-           revision = m.revision + 1, updated_at = now()
+        `update material m set ${MATERIAL.changes}, revision = m.revision + 1, updated_at = now()
          from ${RECORD}
          where m.studio_id = $1 and m.id = r.id and m.revision = r.revision and m.kind = r.kind returning m.id`,
         [tx.studioId, JSON.stringify(changed.map(record))],
@@ -148,14 +122,13 @@ async function noteChanges(tx: Tx, writes: readonly Write[]): Promise<void> {
 
 async function writeMediums(tx: Tx, writes: readonly Write[]): Promise<void> {
   const rows = writes.flatMap(({ id, after: m }) =>
-    m.kind === 'medium' || m.kind === 'additive' ? [{ id, kind: m.mediumKind, effects: m.effects }] : [],
+    m.kind === 'medium' || m.kind === 'additive' ? [{ id, ...MEDIUM.record(m) }] : [],
   )
   if (rows.length === 0) return
   await tx.q(
-    `insert into medium (studio_id, material_id, kind, effects)
-     select $1, id, kind, case when jsonb_typeof(effects) = 'array' then array(select jsonb_array_elements_text(effects)::real) end
-     from jsonb_to_recordset($2) as r (id uuid, kind text, effects jsonb)
-     on conflict (studio_id, material_id) do update set kind = excluded.kind, effects = excluded.effects`,
+    `insert into medium (studio_id, material_id, ${MEDIUM.names})
+     select $1, r.id, ${MEDIUM.values} from jsonb_to_recordset($2) as r (id uuid, ${MEDIUM.recordset})
+     on conflict (studio_id, material_id) do update set ${MEDIUM.excluded}`,
     [tx.studioId, JSON.stringify(rows)],
   )
 }
@@ -174,30 +147,21 @@ async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
     const read = p.readings.masstone && spectrumOf(p.swatchHex, p.readings.masstone)
     const reflectance = read?.from === 'reading' ? [...read.reflectance] : spectrum(p.swatchHex)
     return {
-      ...p,
+      ...PAINT.record(p),
       id,
       opacity: p.contrastRatio === null ? p.opacity : opacityOf(p.contrastRatio),
+      readings: p.readings,
       reflectance,
       ...opticsOfMasstone(Float64Array.from(reflectance), p.swatchHex, p.strength),
     }
   })
   await tx.q(
-    `insert into paint (studio_id, material_id, body, opacity, sheen, strength, pigments, swatch_hex, reflectance,
-       contrast_ratio, sheen_strength, tint_hex, tint_white_share, shade_hex, shade_black_share, wet_hex, lightfastness, readings, optics, optics_sigma, optics_known)
-     select $1, id, body, opacity, sheen, strength, array(select jsonb_array_elements_text(pigments)), "swatchHex",
-       array(select jsonb_array_elements_text(reflectance)::real), "contrastRatio", "sheenStrength", "tintHex",
-       "tintWhiteShare", "shadeHex", "shadeBlackShare", "wetHex", lightfastness, readings, optics, sigma, known
-     from jsonb_to_recordset($2) as r (id uuid, body text, opacity text, sheen text, strength text, pigments jsonb,
-       "swatchHex" text, reflectance jsonb, "contrastRatio" numeric, "sheenStrength" smallint, "tintHex" text,
-       "tintWhiteShare" numeric, "shadeHex" text, "shadeBlackShare" numeric, "wetHex" text, lightfastness text,
-       readings jsonb, optics text, sigma real, known text)
-     on conflict (studio_id, material_id) do update set body = excluded.body, opacity = excluded.opacity,
-       sheen = excluded.sheen, strength = excluded.strength, pigments = excluded.pigments,
-       swatch_hex = excluded.swatch_hex, reflectance = excluded.reflectance, contrast_ratio = excluded.contrast_ratio,
-       sheen_strength = excluded.sheen_strength, tint_hex = excluded.tint_hex, tint_white_share = excluded.tint_white_share,
-       shade_hex = excluded.shade_hex, shade_black_share = excluded.shade_black_share, readings = excluded.readings,
-       optics = excluded.optics, optics_sigma = excluded.optics_sigma, optics_known = excluded.optics_known,
-       optics_mixes = 0, optics_fit = null, wet_hex = excluded.wet_hex, lightfastness = excluded.lightfastness`,
+    `insert into paint (studio_id, material_id, ${PAINT.names}, readings, reflectance, optics, optics_sigma, optics_known)
+     select $1, r.id, ${PAINT.values}, r.readings, array(select jsonb_array_elements_text(r.reflectance)::real), r.optics, r.sigma, r.known
+     from jsonb_to_recordset($2) as r (id uuid, ${PAINT.recordset}, readings jsonb, reflectance jsonb, optics text, sigma real, known text)
+     on conflict (studio_id, material_id) do update set ${PAINT.excluded}, readings = excluded.readings,
+       reflectance = excluded.reflectance, optics = excluded.optics, optics_sigma = excluded.optics_sigma,
+       optics_known = excluded.optics_known, optics_mixes = 0, optics_fit = null`,
     [tx.studioId, JSON.stringify(rows)],
   )
   await hang(tx, 'paint_flag', 'role text, rule text, reason text', paints, (p) => p.flags)

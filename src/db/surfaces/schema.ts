@@ -1,7 +1,7 @@
 import { SURFACE_SHAPES } from '@/core/surface/stock'
 import { number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
-import { priceMinor } from '@/db/materials/schema'
+import { priceMinor } from '@/db/materials/fields'
 
 export const SURFACE_KINDS = [
   'stretched canvas',

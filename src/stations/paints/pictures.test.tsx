@@ -11,18 +11,13 @@ import { PaintCard } from './drawer/PaintCard'
 import { EffectChart } from './mediums/EffectChart'
 import { MediumCards } from './mediums/MediumCards'
 import { MediumSheet } from './mediums/MediumSheet'
-import type { MaterialRow } from '@/db/materials/read'
+import type { MediumRow, PaintRow, WaterRow } from '@/db/materials/read'
 import { RunningOut } from './stock/RunningOut'
 import type { PricedPaint } from '@/db/materials/prices'
 
-const material: MaterialRow = {
-  id: 'm',
-  kind: 'paint',
+const common = {
   maker: 'Kvarnby Colour',
   line: 'Studio',
-  name: 'Canal Teal',
-  ...DEFAULTS_BY_BODY.soft,
-  waterShare: 0,
   containerUl: 120_000,
   priceMinor: 990,
   lowUl: null,
@@ -30,12 +25,16 @@ const material: MaterialRow = {
   barcode: '',
   tags: [],
   notes: '',
-  thinner: null,
   discontinued: false,
   archived: false,
   revision: 1,
-  mediumKind: null,
-  effects: null,
+  ...DEFAULTS_BY_BODY.soft,
+}
+const teal: PaintRow = {
+  ...common,
+  id: 'm',
+  kind: 'paint',
+  name: 'Canal Teal',
   body: 'soft',
   opacity: 'semi-opaque',
   contrastRatio: null,
@@ -49,15 +48,15 @@ const material: MaterialRow = {
   tintWhiteShare: null,
   shadeHex: null,
   shadeBlackShare: null,
-  readings: null,
+  readings: { masstone: null, tint: null, shade: null },
   wetHex: null,
   flags: [],
   substitutes: [],
   standIn: [],
 }
 const paint = (more: Partial<DrawerPaint> = {}): DrawerPaint => {
-  const m = { ...material, ...more }
-  return { ...m, lab: hexToLab(m.swatchHex!), hueOrder: 0, perMl: 8.25, ...more }
+  const m = { ...teal, ...more }
+  return { ...m, lab: hexToLab(m.swatchHex), hueOrder: 0, perMl: 8.25, ...more }
 }
 /** Words of a picture, as they are read. */
 const words = (node: React.ReactElement) =>
@@ -96,9 +95,9 @@ describe('a paint’s page', () => {
     const byId = new Map(all.map((o) => [o.id, o]))
     const comparable = (o: DrawerPaint) => ({
       id: o.id,
-      swatchHex: o.swatchHex!,
+      swatchHex: o.swatchHex,
       pigments: o.pigments,
-      body: o.body!,
+      body: o.body,
       perMl: o.perMl,
     })
     const near = alike(comparable(p), all.map(comparable)).map((a) => ({ ...a, paint: byId.get(a.id)! }))
@@ -193,16 +192,18 @@ describe('paints side by side', () => {
 })
 
 describe('mediums', () => {
-  const flow: MaterialRow = {
-    ...material,
+  const flow: MediumRow = {
+    ...common,
     id: 'f',
     kind: 'medium',
     name: 'Kvarnby Flow',
     mediumKind: 'conditioner',
+    effects: null,
+    waterShare: 0.4,
     containerUl: 1_000_000,
     priceMinor: 2000,
   }
-  const water: MaterialRow = { ...material, id: 'w', kind: 'water', name: 'Tap', thinner: 'tap', waterShare: 1 }
+  const water: WaterRow = { ...common, id: 'w', kind: 'water', name: 'Tap', thinner: 'tap', waterShare: 1 }
   it('have their effects drawn: a bar as long as each is strong', () => {
     const markup = renderToStaticMarkup(<EffectChart effects={EFFECTS_BY_KIND.conditioner} label="Flow" />)
     const widths = [...markup.matchAll(/<rect x="128" y="3" width="([\d.]+)"/g)].map((m) => Number(m[1]))
@@ -225,7 +226,7 @@ describe('mediums', () => {
       'The usual profile of its kind',
     )
     expect(
-      words(<MediumSheet medium={{ ...flow, effects: EFFECTS_BY_KIND.glue }} onHandUl={null} currency="EUR" />),
+      words(<MediumSheet medium={{ ...flow, effects: [...EFFECTS_BY_KIND.glue] }} onHandUl={null} currency="EUR" />),
     ).not.toContain('usual profile')
     expect(words(<MediumSheet medium={water} onHandUl={null} currency="EUR" />)).toContain('keeps a few days')
   })

@@ -2,7 +2,7 @@
 
 import { Button, Checkbox, ColorPicker, Form, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { THINNER_FACTS, THINNERS } from '@/core/mix/thinners'
 import { LIGHTFASTNESS, needsPigmentCare } from '@/core/paint/pigments'
@@ -14,6 +14,7 @@ import { useAttempt } from '@/ui/hooks/useAttempt'
 import { useSend } from '@/ui/hooks/useSend'
 import { saveMaterialAction } from '../actions'
 import { PhotoSwatch } from '../photo/PhotoSwatch'
+import { FIELDS, fieldsOf, type AnyField, type FieldName } from '@/db/materials/fields'
 import type { MaterialInput } from '@/db/materials/schema'
 import { BothVersions } from './BothVersions'
 import { ReadSwatch } from './ReadSwatch'
@@ -24,6 +25,19 @@ import { FlagFields, StandInFields, type PaintChoice } from './LinkedFields'
 import { read, start, usualOf, type Fields, type FormKind } from './materialFields'
 
 const options = (values: readonly string[]) => values.map((v) => ({ value: v, label: v }))
+/** Fields that have their place in the form; any other that is a line of text comes after them. */
+const PLACED: ReadonlySet<FieldName> = new Set([
+  'name',
+  'maker',
+  'line',
+  'pigments',
+  'contrastRatio',
+  'containerUl',
+  'priceMinor',
+  'lowUl',
+  'supplier',
+  'barcode',
+])
 const ADD = { paint: 'Add the paint', medium: 'Add the medium', water: 'Add the thinner' } as const
 
 interface Props {
@@ -86,47 +100,40 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
                 <option key={m} value={m} />
               ))}
             </datalist>
-            <Text name="line" label="Line" />
+            <Text name="line" />
             {kind === 'medium' ? (
-              <Choice name="mediumKind" label="Kind" values={options(MEDIUM_KINDS)} />
+              <Choice name="mediumKind" values={options(MEDIUM_KINDS)} />
             ) : kind === 'water' ? (
-              <Choice
-                name="thinner"
-                label="Kind"
-                values={THINNERS.map((t) => ({ value: t, label: THINNER_FACTS[t].words }))}
-              />
+              <Choice name="thinner" values={THINNERS.map((t) => ({ value: t, label: THINNER_FACTS[t].words }))} />
             ) : (
               <>
-                <Text name="pigments" label="Pigments (Colour Index)" placeholder="PB15:3, PW6" />
-                <Choice name="body" label="Body" values={BODIES.map((b) => ({ value: b, label: BODY_WORDS[b] }))} />
-                <Choice name="opacity" label="Opacity" values={options(OPACITIES)} />
-                <Text name="contrastRatio" label="Measured contrast ratio, sets the opacity" placeholder="0.97" />
-                <Choice name="sheen" label="Sheen" values={options(SHEENS)} />
+                <Text name="pigments" />
+                <Choice name="body" values={BODIES.map((b) => ({ value: b, label: BODY_WORDS[b] }))} />
+                <Choice name="opacity" values={options(OPACITIES)} />
+                <Text name="contrastRatio" />
+                <Choice name="sheen" values={options(SHEENS)} />
                 <Choice
                   name="sheenStrength"
-                  label="How strong the sheen"
                   values={['faint', 'usual', 'strong'].map((label, i) => ({ value: i + 1, label }))}
                 />
-                <Choice name="strength" label="Strength in mixes" values={options(STRENGTHS)} />
+                <Choice name="strength" values={options(STRENGTHS)} />
                 <Choice
                   name="lightfastness"
-                  label="Lightfastness (ASTM)"
                   values={[{ value: '', label: 'by its pigments' }, ...options(LIGHTFASTNESS)]}
                 />
               </>
             )}
-            <Text name="container" label="Container size" placeholder={units === 'us' ? '2 fl oz' : '60 ml'} />
-            <Text name="price" label="List price of it" placeholder="9.90" />
-            <Text name="density" label="Density, g/ml" placeholder={`${usual.densityGPerMl} ${by}`} />
-            <Text name="solids" label="Volume solids, 0 – 1" placeholder={`${usual.solids} ${by}`} />
-            {kind === 'paint' ? null : (
-              <Text name="waterShare" label="Water already in it, 0 – 1" placeholder={String(usual.waterShare)} />
-            )}
-            <Text name="low" label="Low when less is left" placeholder={units === 'us' ? '1 fl oz' : '30 ml'} />
-            <Text name="supplier" label="Supplier" />
-            <Text name="barcode" label="Barcode" />
+            <Text name="containerUl" placeholder={units === 'us' ? '2 fl oz' : '60 ml'} />
+            <Text name="priceMinor" placeholder="9.90" />
+            <Text name="densityGPerMl" placeholder={`${usual.densityGPerMl} ${by}`} />
+            <Text name="solids" placeholder={`${usual.solids} ${by}`} />
+            {kind === 'paint' ? null : <Text name="waterShare" placeholder={String(usual.waterShare)} />}
+            <Text name="lowUl" placeholder={units === 'us' ? '1 fl oz' : '30 ml'} />
+            <Text name="supplier" />
+            <Text name="barcode" />
+            {fieldsOf(kind).map(([name, f]) => (f.line && !PLACED.has(name) ? <Text key={name} name={name} /> : null))}
           </div>
-          <DensityHelper units={units} onFound={(density) => form.setFieldValue('density', density)} />
+          <DensityHelper units={units} onFound={(density) => form.setFieldValue('densityGPerMl', density)} />
           <Form.Item name="tags" label="Tags">
             <Select
               mode="tags"
@@ -184,12 +191,12 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
               height={230}
             />
             <div className="two" style={{ gap: '0 16px', marginTop: 14 }}>
-              <Colour name="swatchHex" label="Masstone, dry" />
-              <Colour name="wetHex" label="Wet" clear />
-              <Colour name="tintHex" label="Tint in white" clear />
-              <Text name="tintWhiteShare" label="Share of white in it" placeholder="0.9" />
-              <Colour name="shadeHex" label="Shade with black" clear />
-              <Text name="shadeBlackShare" label="Share of black in it" placeholder="0.2" />
+              <Colour name="swatchHex" />
+              <Colour name="wetHex" clear />
+              <Colour name="tintHex" clear />
+              <Text name="tintWhiteShare" placeholder="0.9" />
+              <Colour name="shadeHex" clear />
+              <Text name="shadeBlackShare" placeholder="0.2" />
             </div>
             <ReadSwatch form={form} live={live} />
             <PhotoSwatch onUse={(use, hex) => form.setFieldValue(use, hex)} />
@@ -201,43 +208,28 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
   )
 }
 
-function Text({ name, label, placeholder }: { name: keyof Fields; label: ReactNode; placeholder?: string }) {
+function Text({ name, placeholder }: { name: FieldName; placeholder?: string }) {
+  const field: AnyField = FIELDS[name]
   return (
-    <Form.Item name={name} label={label}>
-      <Input maxLength={120} placeholder={placeholder} />
+    <Form.Item name={name} label={field.label}>
+      <Input maxLength={120} placeholder={placeholder ?? field.line?.placeholder} />
     </Form.Item>
   )
 }
 
-function Choice({
-  name,
-  label,
-  values,
-}: {
-  name: keyof Fields
-  label: string
-  values: { value: string | number; label: string }[]
-}) {
+function Choice({ name, values }: { name: FieldName; values: { value: string | number; label: string }[] }) {
   return (
-    <Form.Item name={name} label={label}>
+    <Form.Item name={name} label={FIELDS[name].label}>
       <Select options={values} />
     </Form.Item>
   )
 }
 
-function Colour({
-  name,
-  label,
-  clear = false,
-}: {
-  name: 'swatchHex' | 'wetHex' | 'tintHex' | 'shadeHex'
-  label: string
-  clear?: boolean
-}) {
+function Colour({ name, clear = false }: { name: 'swatchHex' | 'wetHex' | 'tintHex' | 'shadeHex'; clear?: boolean }) {
   return (
     <Form.Item
       name={name}
-      label={label}
+      label={FIELDS[name].label}
       getValueProps={(v: string) => ({ value: v || null })}
       getValueFromEvent={(c: { cleared?: unknown; toHexString(): string }) =>
         c.cleared ? '' : c.toHexString().slice(0, 7)

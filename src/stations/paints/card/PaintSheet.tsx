@@ -29,7 +29,7 @@ interface Props {
 
 /** A paint as it is known: its card, its colours side by side, its pigments, its price, and what could replace it. */
 export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency, optics }: Props) {
-  const ratio = RATIO_BY_BODY[paint.body!]
+  const ratio = RATIO_BY_BODY[paint.body]
   const k = ratio.medium / ratio.paint
   const money = (minor: number) => formatMoney(minor, currency, 3)
   const light = paint.lightfastness || lightfastnessOf(paint.pigments)
@@ -39,10 +39,10 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
       <div className="wide-left">
         <section className="panel" aria-label="Drawdown card">
           <Drawdown
-            hex={paint.swatchHex!}
-            body={paint.body!}
-            opacity={paint.opacity!}
-            sheen={paint.sheen!}
+            hex={paint.swatchHex}
+            body={paint.body}
+            opacity={paint.opacity}
+            sheen={paint.sheen}
             strength={paint.sheenStrength ?? 2}
             height={250}
           />
@@ -62,7 +62,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
           <Flags paint={paint} />
           <dl className="facts">
             <dt>Body</dt>
-            <dd>{BODY_WORDS[paint.body!]}</dd>
+            <dd>{BODY_WORDS[paint.body]}</dd>
             <dt>Opacity</dt>
             <dd>
               {paint.opacity}
@@ -158,7 +158,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
                 <tr key={a.id}>
                   <td>
                     <Link href={`/paints/${a.id}`} className="chipline">
-                      <Chip hex={a.paint.swatchHex} sheen={a.paint.sheen!} />
+                      <Chip hex={a.paint.swatchHex} sheen={a.paint.sheen} />
                       <span>
                         {a.paint.name} <small className="muted">{a.paint.maker}</small>
                       </span>
@@ -166,7 +166,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
                   </td>
                   <td>
                     <span className="chipline">
-                      <Touching one={paint.swatchHex!} two={a.paint.swatchHex!} />
+                      <Touching one={paint.swatchHex} two={a.paint.swatchHex} />
                       {differenceInWords(a.deltaE)} <small className="muted">ΔE00 {a.deltaE.toFixed(1)}</small>
                     </span>
                   </td>
@@ -183,7 +183,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
                         id: a.id,
                         label: a.paint.name,
                         hex: a.paint.swatchHex,
-                        sheen: a.paint.sheen!,
+                        sheen: a.paint.sheen,
                       }}
                     />
                   </td>

@@ -15,7 +15,15 @@ describe('the form of a material', () => {
   it('fills what is left empty by body or kind, and takes decimal commas and units', () => {
     const paint = read(
       'paint',
-      { ...start(undefined), name: 'X', body: 'heavy', density: '', solids: '0,4', container: '2 fl oz', low: '30' },
+      {
+        ...start(undefined),
+        name: 'X',
+        body: 'heavy',
+        densityGPerMl: '',
+        solids: '0,4',
+        containerUl: '2 fl oz',
+        lowUl: '30',
+      },
       'us',
     )
     expect(paint).toMatchObject({ densityGPerMl: 1.28, solids: 0.4, containerUl: 59_147, lowUl: 887_206 })
@@ -29,7 +37,7 @@ describe('the form of a material', () => {
     expect(() => read('paint', { ...start(undefined), contrastRatio: 'good' }, 'metric')).toThrow(
       '“good” is not a number for the contrast ratio',
     )
-    expect(() => read('paint', { ...start(undefined), price: 'dear' }, 'metric')).toThrow('is not a price')
+    expect(() => read('paint', { ...start(undefined), priceMinor: 'dear' }, 'metric')).toThrow('is not a price')
   })
   it('keeps a stand-in formula only while the paint is discontinued', () => {
     const fields = { ...start(undefined), standIn: [{ paintId: 'a', parts: '1,5' }] }

@@ -24,7 +24,7 @@ export async function standInsOf(
     ...(paint.standIn.length
       ? [
           {
-            href: `/formulas/new?paints=${paint.standIn.map((s) => s.paintId).join(',')}&parts=${paint.standIn.map((s) => s.parts).join(',')}&target=${paint.swatchHex!.slice(1)}`,
+            href: `/formulas/new?paints=${paint.standIn.map((s) => s.paintId).join(',')}&parts=${paint.standIn.map((s) => s.parts).join(',')}&target=${paint.swatchHex.slice(1)}`,
             name: 'As written on the paint',
             parts: paint.standIn,
             dry: null,

@@ -33,8 +33,8 @@ export function SideBySide({ paints, notes, currency, optics }: Props) {
         >
           {paints.map((p, i) => (
             <g key={p.id} transform={`translate(${i * 100} 0)`}>
-              <rect width="100.5" height="170" fill={p.swatchHex!} />
-              <rect width="100.5" height="170" fill={sheenFill(p.sheen!)} />
+              <rect width="100.5" height="170" fill={p.swatchHex} />
+              <rect width="100.5" height="170" fill={sheenFill(p.sheen)} />
             </g>
           ))}
         </svg>
@@ -146,7 +146,7 @@ function Balance({ paints }: { paints: readonly DrawerPaint[] }) {
           <div className="row" key={o}>
             <span style={{ width: 140 }}>{o}</span>
             {of.map((p) => (
-              <Chip key={p.id} hex={p.swatchHex} sheen={p.sheen!} />
+              <Chip key={p.id} hex={p.swatchHex} sheen={p.sheen} />
             ))}
             {of.length === 0 ? <span className="muted">none</span> : null}
           </div>

@@ -17,13 +17,7 @@ export function PaintCard({ m, currency }: { m: DrawerRow; currency: string }) {
   return (
     <div className="card" data-card>
       <Link href={`/paints/${m.id}`} prefetch={false}>
-        <Drawdown
-          hex={m.swatchHex!}
-          body={m.body!}
-          opacity={m.opacity!}
-          sheen={m.sheen!}
-          strength={m.sheenStrength ?? 2}
-        />
+        <Drawdown hex={m.swatchHex} body={m.body} opacity={m.opacity} sheen={m.sheen} strength={m.sheenStrength ?? 2} />
         <div className="card-text" style={{ paddingRight: 46 }}>
           <b>{m.name}</b>
           <small>{[m.maker, m.line].filter(Boolean).join(' · ')}</small>
@@ -48,7 +42,7 @@ export function PaintCard({ m, currency }: { m: DrawerRow; currency: string }) {
           ) : null}
         </div>
       </Link>
-      <TrayMark item={{ kind: 'paint', id: m.id, label: m.name, hex: m.swatchHex, sheen: m.sheen! }} />
+      <TrayMark item={{ kind: 'paint', id: m.id, label: m.name, hex: m.swatchHex, sheen: m.sheen }} />
     </div>
   )
 }

@@ -4,25 +4,25 @@ import { perMl } from '@/core/purchase/cost'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { EmptyState } from '@/ui/frame/Notice'
-import { effectsOf, type MaterialRow } from '@/db/materials/read'
+import { effectsOf, type MediumRow, type WaterRow } from '@/db/materials/read'
 import { EffectChart } from './EffectChart'
 import { MediumJar } from './MediumJar'
 
 interface Props {
-  readonly rows: readonly MaterialRow[]
+  readonly rows: readonly (MediumRow | WaterRow)[]
   readonly held: ReadonlyMap<string, number>
   readonly currency: string
 }
 
 /** Mediums with what each does as one small chart, and thinners with how long a mix keeps. */
 export function MediumCards({ rows, held, currency }: Props) {
-  const mediums = rows.filter((m) => m.kind !== 'water')
-  const thinners = rows.filter((m) => m.kind === 'water')
-  const stock = (m: MaterialRow) => {
+  const mediums = rows.flatMap((m) => (m.kind === 'water' ? [] : [m]))
+  const thinners = rows.flatMap((m) => (m.kind === 'water' ? [m] : []))
+  const stock = (m: MediumRow | WaterRow) => {
     const ul = held.get(m.id)
     return ul === undefined ? 'not counted' : ul === 0 ? 'used up' : `${formatMl(ul)} in containers`
   }
-  const price = (m: MaterialRow) =>
+  const price = (m: MediumRow | WaterRow) =>
     m.priceMinor !== null && m.containerUl
       ? `${formatMoney(perMl(m.priceMinor, m.containerUl), currency, 3)} a ml`
       : 'no price yet'

@@ -4,12 +4,12 @@ import { keepsDays, USUAL_RACK_C } from '@/core/vessel/keepsDays'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { perMl } from '@/core/purchase/cost'
-import { effectsOf, type MaterialRow } from '@/db/materials/read'
+import { effectsOf, type MediumRow, type WaterRow } from '@/db/materials/read'
 import { EffectChart } from './EffectChart'
 import { MediumJar } from './MediumJar'
 
 /** The day a mix made today with a thinner keeps until, on a usual shelf. */
-const keptUntil = (thinner: MaterialRow['thinner']) =>
+const keptUntil = (thinner: WaterRow['thinner']) =>
   dayjs()
     .add(keepsDays({ thinners: [thinner], mediums: [], rackC: USUAL_RACK_C }), 'day')
     .format('D MMM YYYY')
@@ -20,22 +20,21 @@ export function MediumSheet({
   onHandUl,
   currency,
 }: {
-  medium: MaterialRow
+  medium: MediumRow | WaterRow
   onHandUl: number | null
   currency: string
 }) {
-  const thinner = m.thinner && THINNER_FACTS[m.thinner]
   return (
     <div className="two">
       <section className="panel" aria-label="What it does">
         <div className="row">
           <MediumJar solids={m.solids} kind={m.kind} />
-          <h2>{m.mediumKind ?? thinner?.words ?? m.kind}</h2>
+          <h2>{m.kind === 'water' ? THINNER_FACTS[m.thinner].words : m.mediumKind}</h2>
         </div>
         {m.kind === 'water' ? (
           <p>
-            A mix thinned with it keeps <b>{thinner?.keeps}</b>: mixed today, until about {keptUntil(m.thinner)}. Common
-            practice, no published source.
+            A mix thinned with it keeps <b>{THINNER_FACTS[m.thinner].keeps}</b>: mixed today, until about{' '}
+            {keptUntil(m.thinner)}. Common practice, no published source.
           </p>
         ) : (
           <>

@@ -55,7 +55,7 @@ export default async function Paint({
         {material.kind === 'paint' ? (
           <span className="tray-cell">
             <TrayMark
-              item={{ kind: 'paint', id, label: material.name, hex: material.swatchHex, sheen: material.sheen! }}
+              item={{ kind: 'paint', id, label: material.name, hex: material.swatchHex, sheen: material.sheen }}
             />
           </span>
         ) : null}
@@ -97,8 +97,8 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
             {
               otherId: other.id,
               other: other.name,
-              hex: other.swatchHex!,
-              sheen: other.sheen!,
+              hex: other.swatchHex,
+              sheen: other.sheen,
               verdict: n.verdict,
               note: n.note,
             },
@@ -117,7 +117,7 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
           optics={(await readOptics(tx, [m.id]))[0]}
         />
         {m.discontinued ? (
-          <StandIns paintId={m.id} paintHex={m.swatchHex!} list={await standInsOf(tx, paint, paints)} />
+          <StandIns paintId={m.id} paintHex={m.swatchHex} list={await standInsOf(tx, paint, paints)} />
         ) : null}
         <PairNotes paintId={m.id} notes={notes} paints={choices(paints)} />
       </>
@@ -179,8 +179,8 @@ const choices = (paints: ReadonlyMap<string, DrawerPaint>) =>
     .map((p) => ({ id: p.id, label: [p.name, p.maker].filter(Boolean).join(' · ') }))
 const comparable = (p: DrawerPaint) => ({
   id: p.id,
-  swatchHex: p.swatchHex!,
+  swatchHex: p.swatchHex,
   pigments: p.pigments,
-  body: p.body!,
+  body: p.body,
   perMl: p.perMl,
 })

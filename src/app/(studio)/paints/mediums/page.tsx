@@ -13,11 +13,11 @@ export const metadata: Metadata = { title: 'Mediums' }
 
 export default async function Mediums() {
   const { rows, held, currency } = await inStudio(async (tx) => ({
-    rows: (await allMaterials(tx)).filter((m) => m.kind !== 'paint' && !m.archived),
+    rows: (await allMaterials(tx)).flatMap((m) => (m.kind === 'paint' || m.archived ? [] : [m])),
     held: await onHand(tx),
     currency: (await studioFacts(tx)).currency,
   }))
-  const mediums = rows.filter((m) => m.kind !== 'water')
+  const mediums = rows.flatMap((m) => (m.kind === 'water' ? [] : [m]))
   return (
     <>
       <div className="head">
