@@ -8,7 +8,7 @@ import { aMaterial } from '../../tests/support/materials'
 import { readCxf3, writeCxf3 } from '@/exchange/cxf3'
 import { cellsOf, COLUMNS, readCells, type Cells } from '@/exchange/fields'
 import { readGpl, writeGpl } from '@/exchange/gpl'
-import { readFile } from '@/exchange/import'
+import { readFile } from './readFile'
 import { readXlsx, writeXlsx } from '@/exchange/xlsx'
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`)

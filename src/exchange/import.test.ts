@@ -11,10 +11,14 @@ import { allOffers } from '@/db/materials/prices'
 import { saveSurface } from '@/db/surfaces/write'
 import { insertMaterial, notePair } from '@/db/materials/write'
 import { readCsv } from '@/exchange/csv'
-import { exportCatalogue } from '@/exchange/export'
+import { FORMATS } from './formats'
 import { guessMapping } from '@/exchange/fields'
-import { importFile, mappingFor, previewFile, readFile, type ReadFile } from '@/exchange/import'
+import { importFile, mappingFor, previewFile } from './import'
+import { readFile } from './readFile'
+import type { ReadFile } from './table'
 import { readCatalogue, type Catalogue } from '@/exchange/json'
+
+const JSON_FORMAT = FORMATS.find((f) => f.key === 'json')!
 
 afterAll(endPool)
 
@@ -195,24 +199,24 @@ describe('the catalogue as JSON', () => {
 
   it('holds everything and makes it anew in another studio', async () => {
     const studio = await full()
-    const json = (await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string
+    const text = (await studio.run((tx) => JSON_FORMAT.write(tx, new Date()))) as string
     const other = await makeStudio()
-    const file = await readFile(new TextEncoder().encode(json))
+    const file = await readFile(new TextEncoder().encode(text))
     expect(await bringIn(other, file)).toMatchObject({ added: 4, same: 4, bad: 0 })
-    expect(await other.run(readCatalogue)).toEqual(JSON.parse(json))
+    expect(await other.run(readCatalogue)).toEqual(JSON.parse(text))
     // The same file again changes nothing and doubles nothing.
     expect(await bringIn(other, file)).toMatchObject({ added: 0, changed: 0, same: 8 })
-    expect(await other.run(readCatalogue)).toEqual(JSON.parse(json))
+    expect(await other.run(readCatalogue)).toEqual(JSON.parse(text))
     expect([await other.run(allOffers), await other.run(listSurfaces)].map((l) => l.length)).toEqual([1, 1])
     // A link that was taken away there is a change, and comes back.
     await other.run((tx) => tx.q('delete from paint_substitute where studio_id = $1', [tx.studioId]))
     expect(await bringIn(other, file)).toMatchObject({ added: 0, changed: 1, same: 7 })
-    expect(await other.run(readCatalogue)).toEqual(JSON.parse(json))
+    expect(await other.run(readCatalogue)).toEqual(JSON.parse(text))
   })
 
   it('brings named colours with what was measured of them, and of one that is here only what is newer', async () => {
     const studio = await full()
-    const json = JSON.parse((await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string) as Catalogue
+    const json = JSON.parse((await studio.run((tx) => JSON_FORMAT.write(tx, new Date()))) as string) as Catalogue
     expect(json.formulas).toMatchObject([
       {
         name: 'Night',
@@ -274,7 +278,7 @@ describe('the catalogue as JSON', () => {
 
   it('brings named recipes, and of one that is here only what is newer', async () => {
     const studio = await full()
-    const json = JSON.parse((await studio.run((tx) => exportCatalogue(tx, 'json', new Date()))) as string) as Catalogue
+    const json = JSON.parse((await studio.run((tx) => JSON_FORMAT.write(tx, new Date()))) as string) as Catalogue
     expect(json.recipes).toMatchObject([
       {
         name: 'Night pour',

@@ -1,43 +1,14 @@
 import { v7 as uuidv7 } from 'uuid'
 import { fold } from '@/core/paint/fold'
-import { Conflict, Invalid } from '@/core/errors'
+import { Conflict } from '@/core/errors'
 import type { Tx } from '@/db/base/withStudio'
 import { beginBulk, linkUp, withoutLinks } from '@/db/materials/bulk'
 import { keepMapping, keptMapping } from '@/db/materials/importMapping'
 import { allMaterials, inputOf } from '@/db/materials/read'
 import { writeMaterials, type Write } from '@/db/materials/write'
-import { decodeText, readCsv } from '@/exchange/csv'
-import { readCxf3 } from '@/exchange/cxf3'
 import { COLUMNS, guessMapping, type Column, type Mapping } from '@/exchange/fields'
-import { readGpl, type Palette } from '@/exchange/gpl'
 import { readJson, resolve, writeRest, type ReadCatalogue } from '@/exchange/json'
-import { compared, keyOf, knownByKey, LIMITS, readTable, type Known, type ReadRow, type Table } from '@/exchange/table'
-import { readXlsx } from '@/exchange/xlsx'
-
-/** A file as it was read: a list to be mapped, or a catalogue of ours that needs no mapping. */
-export type ReadFile =
-  { readonly kind: 'table'; readonly table: Table } | { readonly kind: 'catalogue'; readonly text: string }
-
-const ofPalette = ({ name, swatches }: Palette): Table => ({
-  headings: ['line', 'name', 'swatch'],
-  rows: swatches.map((s) => [name, s.name, s.hex]),
-})
-
-/** Reads a file by what is in it, not by its name. @throws Invalid when it is nothing Fika reads */
-export async function readFile(bytes: Uint8Array): Promise<ReadFile> {
-  if (bytes.length === 0) throw new Invalid('This file is empty. Choose another.', 'file')
-  if (bytes.length > LIMITS.bytes)
-    throw new Invalid('This file is larger than 8 MB. Split it, and import the parts.', 'file')
-  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return { kind: 'table', table: await readXlsx(bytes) }
-  if (bytes.subarray(0, 4096).includes(0) && !(bytes[0] === 0xff || bytes[0] === 0xfe))
-    throw new Invalid('This is not a list Fika reads. Bring CSV, XLSX, JSON, a GIMP palette or CxF3.', 'file')
-  const text = decodeText(bytes)
-  const start = text.replace(/^\uFEFF/, '').trimStart()
-  if (start.startsWith('{')) return { kind: 'catalogue', text }
-  if (start.startsWith('<')) return { kind: 'table', table: ofPalette(readCxf3(text)) }
-  if (start.startsWith('GIMP Palette')) return { kind: 'table', table: ofPalette(readGpl(text)) }
-  return { kind: 'table', table: readCsv(text) }
-}
+import { compared, keyOf, knownByKey, readTable, type Known, type ReadFile, type ReadRow } from '@/exchange/table'
 
 /** Every material of the studio as an import compares with it. */
 export async function knownMaterials(tx: Tx): Promise<Known[]> {

@@ -1,7 +1,7 @@
 import { array, boolean, mixed, object, string, type InferType } from 'yup'
 import { Invalid } from '@/core/errors'
 import { COLUMNS, type Mapping } from '@/exchange/fields'
-import type { ReadFile } from '@/exchange/import'
+import type { ReadFile } from '@/exchange/table'
 
 const tableSchema = object({
   headings: array(string().defined().max(2000)).max(200, 'Two hundred columns are the most. Remove some.').required(),

@@ -9,6 +9,10 @@ export interface Table {
   readonly rows: readonly (readonly string[])[]
 }
 
+/** A file as it was read: a list to be mapped, or a catalogue of ours that needs no mapping. */
+export type ReadFile =
+  { readonly kind: 'table'; readonly table: Table } | { readonly kind: 'catalogue'; readonly text: string }
+
 /** Largest file read, in bytes; most rows in it; longest cell. */
 export const LIMITS = { bytes: 8_000_000, rows: 10_000, cell: 20_000 } as const
 

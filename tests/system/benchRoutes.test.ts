@@ -77,11 +77,11 @@ function reader(response: Response, leave: AbortController) {
 describe('the rack’s further rows', () => {
   it('come from a place on, as many as asked for, and to nobody who is not signed in', async () => {
     const { bottle } = await room()
-    for (let i = 0; i < 5; i++) await bottle(`B${i}`)
+    for (let i = 0; i < 5; i++) await bottle(`Ferry${i}`)
     const rows = async (query: string) => (await (await moreBottles(at(`/rack/rows${query}`))).json()) as ShelfBottle[]
-    expect((await rows('?from=2&chunk=2')).map((b) => b.label)).toEqual(['B2', 'B1'])
+    expect((await rows('?from=2&chunk=2')).map((b) => b.label)).toEqual(['Ferry2', 'Ferry1'])
     expect(await rows('?chunk=nonsense&sort=name')).toHaveLength(5)
-    expect(await rows('?q=b4')).toMatchObject([{ label: 'B4', ul: 50_000 }])
+    expect(await rows('?q=ferry4')).toMatchObject([{ label: 'Ferry4', ul: 50_000 }])
     delete holder.token
     expect((await moreBottles(at('/rack/rows'))).status).toBe(401)
   })

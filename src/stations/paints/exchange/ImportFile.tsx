@@ -8,8 +8,8 @@ import { useSend } from '@/ui/hooks/useSend'
 import { openFileAction, previewAction, type Opened, type PreviewRow } from './actions'
 import { writeCsv } from '@/exchange/csv'
 import { COLUMNS, type Column, type Mapping } from '@/exchange/fields'
-import type { Imported, ReadFile } from '@/exchange/import'
-import { WHY_COLUMN } from '@/exchange/table'
+import type { Imported } from '@/exchange/import'
+import { type ReadFile, WHY_COLUMN } from '@/exchange/table'
 
 const STATE = { new: 'New', changed: 'Changes', same: 'Here already', bad: 'Cannot import' } as const
 /** Lines of the preview shown at once: the bad ones come first. */

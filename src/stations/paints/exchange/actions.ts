@@ -5,9 +5,10 @@ import type { Answer } from '@/core/answer'
 import { perform, performPrepared } from '@/server/perform'
 import { Invalid } from '@/core/errors'
 import type { Mapping } from '@/exchange/fields'
-import { mappingFor, previewFile, readFile, type ReadFile } from '@/exchange/import'
+import { mappingFor, previewFile } from '@/exchange/import'
+import { readFile } from '@/exchange/readFile'
+import type { ReadFile, ReadRow } from '@/exchange/table'
 import { fileOf, importSchema } from '@/exchange/request'
-import type { ReadRow } from '@/exchange/table'
 
 /** A row as the preview shows it. */
 export type PreviewRow = Pick<ReadRow, 'line' | 'name' | 'state' | 'why'>

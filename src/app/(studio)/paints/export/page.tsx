@@ -1,11 +1,9 @@
 import type { Metadata } from 'next'
 import { sessionOrDoor } from '@/session/current'
-import { FORMATS } from '@/exchange/export'
+import { FORMATS } from '@/exchange/formats'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
 
 export const metadata: Metadata = { title: 'Take out' }
-
-const NAMES = { csv: 'CSV', xlsx: 'XLSX', json: 'JSON', gpl: 'GIMP palette', cxf: 'CxF3' } as const
 
 export default async function Export() {
   await sessionOrDoor()
@@ -18,11 +16,11 @@ export default async function Export() {
       <div className="panel" style={{ maxWidth: 760 }}>
         <table className="sheet">
           <tbody>
-            {Object.entries(FORMATS).map(([format, [, what]]) => (
-              <tr key={format} style={{ height: 68 }}>
+            {FORMATS.map(({ key, name, what }) => (
+              <tr key={key} style={{ height: 68 }}>
                 <td style={{ width: 220 }}>
-                  <a className="go second" href={`/paints/export/${format}`} download>
-                    {NAMES[format as keyof typeof NAMES]}
+                  <a className="go second" href={`/paints/export/${key}`} download>
+                    {name}
                   </a>
                 </td>
                 <td>{what}</td>

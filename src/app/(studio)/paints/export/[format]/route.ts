@@ -1,15 +1,16 @@
+import { FORMATS } from '@/exchange/formats'
 import { inStudio } from '@/session/current'
-import { exportCatalogue, FORMATS, type Format } from '@/exchange/export'
 
 /** The whole drawer in one of the formats. */
 export async function GET(_request: Request, { params }: { params: Promise<{ format: string }> }) {
-  const { format } = await params
-  if (!Object.hasOwn(FORMATS, format)) return new Response('Fika writes csv, xlsx, json, gpl and cxf.', { status: 404 })
-  const body = await inStudio((tx) => exportCatalogue(tx, format as Format, new Date()))
+  const { format: key } = await params
+  const format = FORMATS.find((f) => f.key === key)
+  if (!format) return new Response(`Fika writes ${FORMATS.map((f) => f.key).join(', ')}.`, { status: 404 })
+  const body = await inStudio((tx) => format.write(tx, new Date()))
   return new Response(body as BodyInit, {
     headers: {
-      'Content-Type': FORMATS[format as Format][0],
-      'Content-Disposition': `attachment; filename="fika-paints.${format}"`,
+      'Content-Type': format.mediaType,
+      'Content-Disposition': `attachment; filename="fika-paints.${key}"`,
       'Cache-Control': 'private, no-store',
     },
   })
