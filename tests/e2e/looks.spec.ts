@@ -1,3 +1,4 @@
+import { STATIONS } from '@/ui/frame/stationList'
 import { expect, test } from '@playwright/test'
 import { serious } from '../support/axe'
 import { openDemo } from '../support/people'
@@ -82,10 +83,9 @@ for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
 
 test('keys go through the room: stations, help, tray, new', async ({ page }) => {
   await openDemo(page)
-  const stations = ['paints', 'formulas', 'bench', 'rack', 'plan', 'pour', 'wall', 'notebook']
-  for (const [i, name] of stations.entries()) {
+  for (const [i, { path }] of STATIONS.entries()) {
     await page.keyboard.press(String(i + 1))
-    await page.waitForURL(`**/${name}`)
+    await page.waitForURL(`**${path}`)
   }
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog')).toContainText('Put what is focused on the tray')

@@ -5,7 +5,7 @@ import { usePathname, useRouter } from 'next/navigation'
 import { Modal } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'
 import { KEYS } from './keys'
-import { STATIONS } from './stationList'
+import { stationOf, STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
 import { TrayBar } from './TrayBar'
 import { useTopOfPage } from '@/ui/hooks/useTopOfPage'
@@ -38,7 +38,7 @@ export function Frame({
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
-      const station = /^[1-8]$/.test(e.key) ? STATIONS[Number(e.key) - 1] : undefined
+      const station = /^[1-9]$/.test(e.key) ? STATIONS[Number(e.key) - 1] : undefined
       if (station) router.push(station.path)
       else if (e.key === '/')
         document.querySelector<HTMLElement>('[data-key="search"] input, input[data-key="search"]')?.focus()
@@ -68,7 +68,7 @@ export function Frame({
   }, [router])
 
   return (
-    <div className={path.startsWith('/bench') ? 'frame frame-dark' : 'frame'}>
+    <div className={stationOf(path)?.dark ? 'frame frame-dark' : 'frame'}>
       <a href="#main" className="skip">
         Skip to the station
       </a>
