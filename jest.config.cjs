@@ -2,7 +2,10 @@
 module.exports = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{src,demo,bin,tests/system}/**/*.test.{ts,tsx}'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    '\\.module\\.css$': '<rootDir>/tests/support/cssModule.cjs',
+    '^@/(.*)$': '<rootDir>/src/$1',
+  },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [
       '@swc/jest',

@@ -36,7 +36,7 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await open('/formulas/match?hex=5f9ea0')
     await page.getByText('Drawer', { exact: true }).click()
     await page.getByRole('button', { name: 'Find formulas' }).click()
-    await page.locator('.candidate').first().waitFor()
+    await page.locator('[data-testid="candidate"]').first().waitFor()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
   mend: async () => {
@@ -49,7 +49,7 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await pick(page, 'Good when', 'only side by side')
     await should.getByLabel('Room left in the cup').fill('500 ml')
     await page.getByRole('button', { name: 'What to add' }).click()
-    await page.locator('.mend-way').waitFor()
+    await page.locator('[data-testid="mend-way"]').waitFor()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
   batch: async () => {
@@ -102,7 +102,7 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Mix step by step' }).click()
     await page.waitForURL(/guide/)
     const here = async (text: string) => {
-      await page.locator('.guide-places [aria-current]', { hasText: text }).waitFor()
+      await page.locator('ol[aria-label="Steps"] [aria-current]', { hasText: text }).waitFor()
       await page.waitForTimeout(1500)
     }
     await here('Shake')

@@ -1,10 +1,12 @@
 import '@fontsource-variable/atkinson-hyperlegible-next'
 import 'antd/dist/antd.css'
 import './globals.css'
+import './words.css'
 import { AntdRegistry } from '@ant-design/nextjs-registry'
 import type { Metadata } from 'next'
 import type { ReactNode } from 'react'
 import { Providers } from '@/ui/frame/Providers'
+import { VARIABLES } from '@/ui/frame/theme'
 import { SheenDefs } from '@/ui/pictures/SheenDefs'
 
 export const metadata: Metadata = {
@@ -15,6 +17,9 @@ export const metadata: Metadata = {
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
     <html lang="en">
+      <head>
+        <style>{VARIABLES}</style>
+      </head>
       <body>
         <AntdRegistry>
           <Providers>

@@ -24,16 +24,16 @@ async function bringIn(page: Page): Promise<void> {
   await expect(page.getByText('37 added')).toBeVisible()
 }
 
-const step = (page: Page) => page.locator('.guide').getAttribute('data-step')
+const step = (page: Page) => page.locator('[data-step]').getAttribute('data-step')
 /** The one key; a tap while the one before it is still on its way is taken for the same tap. */
 async function key(page: Page): Promise<void> {
-  const next = page.locator('.guide-next')
+  const next = page.locator('[data-testid="next"]')
   if (await next.count()) await expect(next).toBeEnabled()
   await page.keyboard.press('Space')
 }
 /** Grams still to pour, as they stand on the screen. */
 const left = async (page: Page) => parseFloat((await page.getByTestId('left').textContent())!)
-const title = (page: Page) => page.locator('.guide-title').first()
+const title = (page: Page) => page.locator('[data-step] h2').first()
 const steady = (page: Page) => expect(page.getByTestId('scale')).toContainText('steady')
 
 /** Pours the line that is shown and goes on when the scale stands. */
@@ -102,11 +102,11 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   await expect(page.getByTestId('scale')).toContainText('32.')
   await steady(page)
   await key(page)
-  await expect(page.locator('.guide-places [aria-current]')).toHaveText('Pour 1 of 5')
+  await expect(page.locator('ol[aria-label="Steps"] [aria-current]')).toHaveText('Pour 1 of 5')
   await pourLine(page)
 
   // The plug is pulled in the middle of a pour; what is in the cup stays in the cup.
-  await expect(page.locator('.guide-places [aria-current]')).toHaveText('Pour 2 of 5')
+  await expect(page.locator('ol[aria-label="Steps"] [aria-current]')).toHaveText('Pour 2 of 5')
   const second = await title(page).textContent()
   await steady(page)
   const pouring = scale.pour(await left(page), 40)
@@ -124,10 +124,10 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
 
   // A reload and a second device find the very step.
   await page.reload()
-  await expect(page.locator('.guide-places [aria-current]')).toHaveText('Pour 3 of 5')
+  await expect(page.locator('ol[aria-label="Steps"] [aria-current]')).toHaveText('Pour 3 of 5')
   const other = await context.newPage()
   await other.goto(page.url())
-  await expect(other.locator('.guide-places [aria-current]')).toHaveText('Pour 3 of 5')
+  await expect(other.locator('ol[aria-label="Steps"] [aria-current]')).toHaveText('Pour 3 of 5')
 
   // Too much of the third: the batch grows, and what was poured before it is asked for again.
   await steady(page)
@@ -137,7 +137,7 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   await expect(page.getByTestId('overshoot')).toContainText('too much')
   await expect(page.getByText('and the cup holds it')).toBeVisible()
   await key(page)
-  await expect(other.locator('.guide-places [aria-current]')).toHaveText('Pour 4 of 5')
+  await expect(other.locator('ol[aria-label="Steps"] [aria-current]')).toHaveText('Pour 4 of 5')
   await other.close()
   for (let i = 0; i < 8 && (await step(page)) === 'pour'; i++) {
     await pourLine(page)
@@ -146,14 +146,14 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   // Undo goes back one step, and on again.
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()
   await page.keyboard.press('z')
-  await expect(page.locator('.guide')).toHaveAttribute('data-step', 'pour')
+  await expect(page.locator('[data-step]')).toHaveAttribute('data-step', 'pour')
   await steady(page)
   await page.getByLabel(/^Typed: /).fill('1 ml')
   // It waits for the undo before it: what is still to pour stands only once both are kept.
   const kept = page.waitForResponse((r) => Boolean(r.request().postData()?.includes('"ul":1000')))
   await page.getByLabel(/^Typed: /).press('Enter')
   await kept
-  await expect(page.locator('.guide')).toHaveAttribute('data-step', /pour|stir/)
+  await expect(page.locator('[data-step]')).toHaveAttribute('data-step', /pour|stir/)
   for (let i = 0; i < 3 && (await step(page)) === 'pour'; i++) await pourLine(page)
   await expect(title(page)).toHaveText('Stir')
   await key(page)

@@ -39,7 +39,7 @@ test('a colour from a photo is matched from the drawer, kept under a name, paint
   expect(deltaE00(hexToLab(hex), hexToLab('#5f9ea0'))).toBeLessThan(1.5)
   await page.getByText('Drawer', { exact: true }).click()
   await page.getByRole('button', { name: 'Find formulas' }).click()
-  const first = page.locator('.candidate').first()
+  const first = page.locator('[data-testid="candidate"]').first()
   await expect(first).toContainText('cannot tell')
   await first.getByRole('link', { name: 'Open' }).click()
   await page.waitForURL(/\/formulas\/new/)
@@ -95,7 +95,7 @@ test('a cup that came out wrong is mended by adding', async ({ page }) => {
   await should.getByRole('button', { name: 'What to add' }).click()
   const result = page.getByRole('region', { name: 'What to add' })
   await expect(result).toContainText('The least that mends it')
-  await expect(result.locator('.mend-add').first()).toContainText('+')
+  await expect(result.locator('[data-testid="mend-add"]').first()).toContainText('+')
   await expect(result).toContainText(/its carriers go in too: [\d.]+.ml Kvarnby Flow, .* more in all/)
 
   // A target no addition reaches is said to be one, with the nearest that can.

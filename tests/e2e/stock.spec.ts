@@ -13,7 +13,7 @@ test('mediums are blended, warned of, and stood in for', async ({ page }) => {
   await expect(blend).toContainText('each one’s effect is lost')
   await page.getByRole('combobox', { name: 'Medium you cannot get' }).click()
   await page.locator('.ant-select-item-option', { hasText: 'Kvarnby Flow' }).last().click()
-  const standIns = page.locator('.stand-ins li')
+  const standIns = page.locator('[data-testid="stand-ins"] li')
   await expect(standIns.first()).toContainText('% alike')
   await standIns.first().getByRole('button', { name: 'Try it' }).click()
   await expect(page.getByText('Outline: Kvarnby Flow.')).toBeVisible()

@@ -37,7 +37,7 @@ export function AmountsPanel({
             <th className="num">ml</th>
             <th className="num">fl oz</th>
             <th className="num">g</th>
-            <th style={{ width: 120 }}>Really poured</th>
+            <th className="w120">Really poured</th>
           </tr>
         </thead>
         <tbody>
@@ -47,9 +47,9 @@ export function AmountsPanel({
               <tr key={l.materialId} data-testid="amount">
                 <td>
                   {l.material.name}
-                  {more > 0 ? <b style={{ display: 'block' }}>add {formatMl(more)}</b> : null}
+                  {more > 0 ? <b className="block">add {formatMl(more)}</b> : null}
                 </td>
-                <td className="num" style={{ fontSize: '1.25rem', fontWeight: 600 }} title={`${l.targetUl} µl`}>
+                <td className="num sum" title={`${l.targetUl} µl`}>
                   {bare(formatMl(l.targetUl))}
                 </td>
                 <td className="num">{bare(formatFlOz(l.targetUl))}</td>
@@ -68,7 +68,7 @@ export function AmountsPanel({
         </tbody>
       </table>
       {view.extraUl > 0 ? (
-        <div style={{ marginTop: 10 }}>
+        <div className="under">
           <Notice kind="note">
             To keep the ratio, pour the rest to the new amounts: the batch becomes {formatMl(view.extraUl)} more,{' '}
             {formatMl(view.totalUl)} in all.
@@ -82,7 +82,7 @@ export function AmountsPanel({
           densityGPerMl={l.material.densityGPerMl}
         />
       ))}
-      <p className="muted" style={{ margin: '8px 0 0', fontSize: '0.9rem' }}>
+      <p className="muted after fine">
         “Really poured” takes ml, fl oz or g. A scale set to fl oz assumes water: on the scale, use grams.
       </p>
       {view.problems.map((p) => (

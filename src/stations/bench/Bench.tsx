@@ -19,6 +19,7 @@ import { BookPanel } from './BookPanel'
 import { GuidePanel } from './GuidePanel'
 import { OpenMixings, type OpenMixing } from './OpenMixings'
 import type { BenchStart } from './start'
+import styles from './bench.module.css'
 
 const CLEAR = '#e9e9e4'
 
@@ -70,17 +71,15 @@ export function Bench({
       </div>
       <BenchNav here="/bench" />
       <OpenMixings open={open} />
-      <div className="bench">
+      <div className={styles.bench}>
         <RecipePanel draft={draft} change={change} view={view} materials={materials} units={units} schools={schools} />
-        <div className="bench-cup">
+        <div className={styles.benchCup}>
           <Cup layers={layers} fullUl={Math.max(view.totalUl * 1.12, 1)} markUl={planned} dark height={330} />
-          <div style={{ textAlign: 'center', marginTop: 10 }}>
+          <div className="centred under">
             <div className="big" data-testid="total-ml">
               {formatMl(view.totalUl)}
             </div>
-            <div className="muted" style={{ fontSize: '1.2rem' }}>
-              {formatFlOz(view.totalUl)}
-            </div>
+            <div className="muted said">{formatFlOz(view.totalUl)}</div>
           </div>
           {view.water ? <WaterMeter view={view} /> : null}
         </div>

@@ -97,7 +97,7 @@ export function BookPanel({
           <Select
             aria-label="Into which bottle"
             value={into}
-            style={{ width: '100%' }}
+            className="wide"
             onChange={(v: 'new' | 'top-up') => setInto(v)}
             options={[
               { value: 'top-up', label: `Top up ${start.topUp.label}` },
@@ -106,7 +106,7 @@ export function BookPanel({
           />
         </label>
       ) : null}
-      <div className="two" style={{ gap: '0 14px' }}>
+      <div className="two columns">
         {into === 'new' ? (
           <BottleFields typed={typed} onChange={set} usualSize={formatMl(usualUl)} />
         ) : (
@@ -117,7 +117,7 @@ export function BookPanel({
         )}
         <div className="field" style={{ alignSelf: 'end', marginBottom: 12 }}>
           <span className="muted">Costs</span>
-          <div style={{ fontSize: '1.3rem', fontWeight: 650 }}>
+          <div className="sum">
             {formatMoney(view.cost.minor, currency)}
             {view.totalUl > 0 ? (
               <small className="muted">
@@ -156,7 +156,7 @@ export function BookPanel({
         </Notice>
       ) : null}
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
-      <Button type="primary" size="large" block style={{ marginTop: 12 }} loading={pending} onClick={book}>
+      <Button type="primary" size="large" block className="under" loading={pending} onClick={book}>
         {into === 'top-up' ? `Book the top-up` : 'Book the bottle'}
       </Button>
     </section>

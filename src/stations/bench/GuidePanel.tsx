@@ -74,14 +74,14 @@ export function GuidePanel({
   }
   return (
     <section className="panel" aria-label="Mix step by step">
-      <div className="three" style={{ gap: '0 14px' }}>
+      <div className="three columns">
         <label className="field">
           <span>For</span>
           <Select
             aria-label="Technique"
             value={technique}
             onChange={setTechnique}
-            style={{ width: '100%' }}
+            className="wide"
             popupMatchSelectWidth={false}
             options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
           />
@@ -92,7 +92,7 @@ export function GuidePanel({
             aria-label="Look"
             value={look}
             onChange={setLook}
-            style={{ width: '100%' }}
+            className="wide"
             options={LOOKS.map((l) => ({ value: l, label: l }))}
           />
         </label>
@@ -107,7 +107,7 @@ export function GuidePanel({
         </p>
       ) : null}
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
-      <div className="row" style={{ marginTop: 8 }}>
+      <div className="row near">
         <Button type="primary" size="large" className="grow" loading={pending} onClick={begin}>
           Mix step by step
         </Button>

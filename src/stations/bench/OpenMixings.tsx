@@ -5,6 +5,7 @@ import Link from 'next/link'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { putAsideAction } from './guide/actions'
+import styles from './bench.module.css'
 
 export interface OpenMixing {
   readonly id: string
@@ -19,7 +20,7 @@ export function OpenMixings({ open }: { open: readonly OpenMixing[] }) {
   const { send, pending, refusal } = useSend<null>()
   if (open.length === 0) return null
   return (
-    <section className="open-mixings" aria-label="Under way">
+    <section className={styles.openMixings} aria-label="Under way">
       {open.map((m) => (
         <div key={m.id} className="row">
           <span className="grow">

@@ -10,6 +10,7 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { useState } from 'react'
 import { ScalePanel } from './ScalePanel'
 import { type Draft, type MixView } from './mixDraft'
+import styles from './bench.module.css'
 
 /** What goes in: total, ratio, colour formula, mediums and water. */
 export function RecipePanel({
@@ -66,7 +67,7 @@ export function RecipePanel({
           <Select
             aria-label="School of mixing"
             value={school?.key ?? (draft.ratio ? 'own' : 'body')}
-            style={{ width: '100%' }}
+            className="wide"
             popupMatchSelectWidth={false}
             onChange={take}
             options={[
@@ -79,14 +80,14 @@ export function RecipePanel({
       </div>
       {missing.length ? <p className="muted">Not in the drawer: {missing.join(', ')}. The rest is taken.</p> : null}
       {draft.steps.length ? (
-        <ol className="said-steps">
+        <ol className={styles.saidSteps}>
           {draft.steps.map((s) => (
             <li key={s}>{s}</li>
           ))}
         </ol>
       ) : null}
-      <div className="head" style={{ marginBottom: 8 }}>
-        <h2 style={{ margin: 0, marginRight: 'auto' }}>Colour formula</h2>
+      <div className="head close">
+        <h2 className="flush push">Colour formula</h2>
         {view.colour ? <Chip hex={view.colour.hex} size={44} /> : null}
       </div>
       {view.colour ? (
@@ -95,7 +96,7 @@ export function RecipePanel({
         </p>
       ) : null}
       <Rows rows={draft.paints} options={paints} what="paint" onChange={(rows) => change({ paints: rows })} />
-      <h2 style={{ marginTop: 16 }}>Medium</h2>
+      <h2 className="below">Medium</h2>
       <Rows
         rows={draft.mediums}
         options={mediums}
@@ -106,7 +107,7 @@ export function RecipePanel({
       {mediums.length === 0 ? (
         <p className="muted">There is no medium in the drawer yet. Add one under Paints, Mediums.</p>
       ) : null}
-      <div className="two" style={{ gap: '0 14px', marginTop: 12 }}>
+      <div className="two columns under">
         <label className="field">
           <span>Water, in the same parts</span>
           <Input
@@ -121,7 +122,7 @@ export function RecipePanel({
           <Select
             aria-label="Kind of water"
             value={draft.waterId}
-            style={{ width: '100%' }}
+            className="wide"
             onChange={(v: string) => change({ waterId: v })}
             options={waters.map(choice)}
           />
@@ -141,7 +142,7 @@ export function RecipePanel({
           most={6}
           onChange={(rows) => change({ drops: rows })}
         />
-        <label className="field" style={{ marginTop: 10 }}>
+        <label className="field under">
           <span>Steps, one a line</span>
           <Input.TextArea
             rows={3}
@@ -187,7 +188,7 @@ function Rows({
                 aria-label={`Choose ${what === 'additive' ? 'an' : 'a'} ${what}`}
                 placeholder={`Choose ${what === 'additive' ? 'an' : 'a'} ${what}`}
                 value={r.id || undefined}
-                style={{ width: '100%' }}
+                className="wide"
                 popupMatchSelectWidth={false}
                 onChange={(id: string) => set(i, { id })}
                 options={options.map(choice)}
@@ -195,7 +196,7 @@ function Rows({
             </span>
             <Input
               aria-label={`Parts of ${m?.name ?? what}`}
-              style={{ width: 74 }}
+              className="w90"
               value={r.parts}
               inputMode="decimal"
               onChange={(e) => set(i, { parts: e.target.value })}

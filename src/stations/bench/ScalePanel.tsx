@@ -35,13 +35,13 @@ export function ScalePanel({
   return (
     <>
       <div className="two" style={{ gap: '0 14px', gridTemplateColumns: '1fr 1fr' }}>
-        <label className="field" style={{ marginBottom: 4 }}>
+        <label className="field tight">
           <span>Mix</span>
           <Select<ScaleBy['by']>
             size="large"
             aria-label="How the amount is found"
             value={draft.scaleBy}
-            style={{ width: '100%' }}
+            className="wide"
             popupMatchSelectWidth={false}
             onChange={(scaleBy) =>
               change({ scaleBy, scaleText: '', scaleId: draft.scaleId || draft.paints[0]?.id || '' })
@@ -50,7 +50,7 @@ export function ScalePanel({
           />
         </label>
         {draft.scaleBy === 'total' ? (
-          <label className="field" style={{ marginBottom: 4 }}>
+          <label className="field tight">
             <span>Total to mix</span>
             <QuantityInput
               label="Total to mix"
@@ -63,7 +63,7 @@ export function ScalePanel({
         ) : null}
         {draft.scaleBy === 'cups' ? (
           <>
-            <label className="field" style={{ marginBottom: 4 }}>
+            <label className="field tight">
               <span>Cups</span>
               <Input
                 size="large"
@@ -73,7 +73,7 @@ export function ScalePanel({
                 onChange={(e) => change({ scaleText: e.target.value })}
               />
             </label>
-            <label className="field" style={{ marginBottom: 4 }}>
+            <label className="field tight">
               <span>One cup holds</span>
               <QuantityInput
                 label="One cup holds"
@@ -87,14 +87,14 @@ export function ScalePanel({
           </>
         ) : null}
         {byOne ? (
-          <label className="field" style={{ marginBottom: 4 }}>
+          <label className="field tight">
             <span>Of</span>
             <Select
               size="large"
               aria-label="The ingredient it is scaled from"
               value={draft.scaleId || undefined}
               placeholder="choose"
-              style={{ width: '100%' }}
+              className="wide"
               popupMatchSelectWidth={false}
               onChange={(scaleId: string) => change({ scaleId })}
               options={inIt.map((m) => ({ value: m.id, label: m.name }))}
@@ -102,7 +102,7 @@ export function ScalePanel({
           </label>
         ) : null}
         {draft.scaleBy === 'ingredient' ? (
-          <label className="field" style={{ marginBottom: 4 }}>
+          <label className="field tight">
             <span>So much of it</span>
             <Input
               size="large"

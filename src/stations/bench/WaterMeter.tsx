@@ -4,6 +4,7 @@ import { WATER_RULES } from '@/core/mix/waterLimit'
 import { formatMl } from '@/core/quantity/format'
 import { Notice } from '@/ui/frame/Notice'
 import { type MixView } from './mixDraft'
+import styles from './bench.module.css'
 
 /** How much water, or how little binder, against the limit of the house school. */
 export function WaterMeter({ view }: { view: MixView }) {
@@ -12,9 +13,9 @@ export function WaterMeter({ view }: { view: MixView }) {
   const span = byBinder ? 0.4 : water.limit * 2
   const at = (x: number) => `${Math.min(100, (x / span) * 100)}%`
   return (
-    <div style={{ marginTop: 18 }}>
+    <div className="below">
       <h3>{byBinder ? 'Binder' : 'Water'}</h3>
-      <div className="meter" title={`${WATER_RULES[water.school].name}; ${water.source}`}>
+      <div className={styles.meter} title={`${WATER_RULES[water.school].name}; ${water.source}`}>
         <i style={{ width: at(Math.min(water.value, span)) }} />
         <b style={{ left: at(water.limit) }} />
       </div>
@@ -23,7 +24,7 @@ export function WaterMeter({ view }: { view: MixView }) {
           {water.sentence} Room for {formatMl(water.roomUl)} of water.
         </p>
       ) : (
-        <div style={{ marginTop: 8 }}>
+        <div className="near">
           <Notice kind="warning">{water.sentence}</Notice>
         </div>
       )}

@@ -33,7 +33,7 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
         <Form.Item name="name" label="Name of the studio">
           <Input maxLength={120} />
         </Form.Item>
-        <div className="two" style={{ gap: '0 14px' }}>
+        <div className="two columns">
           <Form.Item name="units" label="A bare number means">
             <Select
               options={[
@@ -59,7 +59,7 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
           Save
         </Button>
       </Form>
-      <h3 style={{ marginTop: 20 }}>Start ratios, medium : paint</h3>
+      <h3 className="below">Start ratios, medium : paint</h3>
       <p className="muted">
         The studio’s own are kept under <Link href="/bench/recipes">Bench, Recipes and rules</Link>.
       </p>
@@ -71,9 +71,7 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
               <td className="num">
                 {RATIO_BY_BODY[b].medium} : {RATIO_BY_BODY[b].paint}
               </td>
-              <td className="muted" style={{ fontSize: '0.86rem' }}>
-                {RATIO_BY_BODY[b].source}
-              </td>
+              <td className="muted fine">{RATIO_BY_BODY[b].source}</td>
             </tr>
           ))}
         </tbody>

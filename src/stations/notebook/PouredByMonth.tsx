@@ -41,7 +41,7 @@ export function PouredByMonth({ months }: { months: MonthPoured[] }) {
           }}
         />
       </div>
-      <p className="muted" style={{ margin: '8px 0 0' }}>
+      <p className="muted after">
         Dark: poured. Light: thrown away.{' '}
         {months
           .map((m) => `${name(m.month)} ${Math.round(m.pouredUl / 1000)} and ${Math.round(m.wastedUl / 1000)} ml`)

@@ -38,7 +38,7 @@ export function ApartRow({
   return (
     <>
       <div className="row">
-        <span style={{ width: 84 }}>{use[0]!.toUpperCase() + use.slice(1)}</span>
+        <span className="w90">{use[0]!.toUpperCase() + use.slice(1)}</span>
         <span className="grow">
           <BottleSelect
             bottles={bottles}
@@ -49,7 +49,7 @@ export function ApartRow({
         </span>
         <Input
           aria-label={`Amount of ${use}`}
-          style={{ width: 92 }}
+          className="w120"
           value={value.amount}
           placeholder={usual}
           onChange={(e) => onChange({ ...value, amount: e.target.value })}

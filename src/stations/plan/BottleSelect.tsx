@@ -24,7 +24,7 @@ export function BottleSelect({
       aria-label={label}
       placeholder="Choose a bottle"
       value={value || undefined}
-      style={{ width: '100%' }}
+      className="wide"
       popupMatchSelectWidth={false}
       onChange={(v?: string) => onChange(v ?? '')}
       options={bottles.map((b) => ({ value: b.id, label: `${b.label} · ${formatMl(b.ul)}` }))}

@@ -26,6 +26,7 @@ import { ApartRow } from './ApartRow'
 import { BottleSelect } from './BottleSelect'
 import { NeedPanel } from './NeedPanel'
 import type { PricedBottle } from './pricedBottle'
+import styles from './plan.module.css'
 
 /** A plan: the surface to scale, the cup in cross-section, what each bottle gives, what is short, what it costs. */
 export function PlanEditor({
@@ -131,7 +132,7 @@ export function PlanEditor({
           alignItems: 'start',
           marginTop: 8,
         }}
-        className="plan-grid"
+        className={styles.planGrid}
       >
         <SurfacePanel f={f} change={change} reading={reading} units={units} colours={layers} surfaces={surfaces} />
         <div className="grid">
@@ -155,13 +156,11 @@ export function PlanEditor({
                   </span>
                   <Input
                     aria-label={`Share of ${b?.label ?? 'bottle'}`}
-                    style={{ width: 62 }}
+                    className="w70"
                     value={row.parts}
                     onChange={(e) => set({ parts: e.target.value })}
                   />
-                  <span className="num" style={{ width: 66 }}>
-                    {ul ? formatMl(ul) : ''}
-                  </span>
+                  <span className="num w70">{ul ? formatMl(ul) : ''}</span>
                   <Button
                     aria-label={`Leave out ${b?.label ?? 'bottle'}`}
                     onClick={() => change({ cup: f.cup.filter((_, k) => k !== i) })}
@@ -174,11 +173,7 @@ export function PlanEditor({
             <Button data-testid="add-bottle" onClick={() => change({ cup: [...f.cup, { vesselId: '', parts: '1' }] })}>
               {f.cup.length ? 'And another' : 'Add a bottle'}
             </Button>
-            {offs ? (
-              <p className="muted" style={{ margin: '10px 0 0' }}>
-                {offs}
-              </p>
-            ) : null}
+            {offs ? <p className="muted after">{offs}</p> : null}
             {said.map((w) => (
               <Notice key={w.text} kind={w.against ? 'warning' : 'note'}>
                 {w.text}
@@ -203,17 +198,15 @@ export function PlanEditor({
         </div>
         <div className="grid">
           <Cup layers={layers} fullUl={Math.max(reading.cup * 1.1, 1)} height={280} />
-          <div style={{ textAlign: 'center' }}>
-            <div className="big" style={{ fontSize: '2.6rem' }} data-testid="cup-ml" data-ul={reading.cup}>
+          <div className="centred">
+            <div className="big louder" data-testid="cup-ml" data-ul={reading.cup}>
               {formatMl(reading.cup)}
             </div>
             <div className="muted">{formatFlOz(reading.cup)} in the cup</div>
           </div>
           <div className="panel" style={{ padding: 14 }}>
-            <div style={{ fontSize: '1.3rem', fontWeight: 650 }}>{formatMoney(paintCost + surfaceCost, currency)}</div>
-            <div className="muted" style={{ marginBottom: 8 }}>
-              paint and surface
-            </div>
+            <div className="sum">{formatMoney(paintCost + surfaceCost, currency)}</div>
+            <div className="muted close">paint and surface</div>
             {need.filter((n) => n.shortUl > 0).length === 0 ? (
               <div>{need.length ? 'Every bottle holds enough.' : 'No bottle chosen yet.'}</div>
             ) : (
@@ -232,7 +225,7 @@ export function PlanEditor({
           </div>
         </div>
       </div>
-      <div className="two" style={{ marginTop: 20 }}>
+      <div className="two below">
         <NeedPanel need={need} byId={byId} />
         <section className="panel" aria-label="Cost">
           <h2>Cost</h2>
@@ -248,7 +241,7 @@ export function PlanEditor({
               <b>{formatMoney(paintCost + surfaceCost, currency)}</b>
             </dd>
           </dl>
-          <p className="muted" style={{ marginTop: 10 }}>
+          <p className="muted under">
             {wanted ? `Wanted for this technique: level again in ${wanted[0]} – ${wanted[1]} s. ` : ''}Check each bottle
             before pouring; mixes thicken.
           </p>

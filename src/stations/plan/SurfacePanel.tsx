@@ -37,7 +37,7 @@ export function SurfacePanel({
         <Select
           aria-label="Technique"
           value={f.technique}
-          style={{ width: '100%' }}
+          className="wide"
           onChange={(technique) => change({ technique })}
           options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
         />
@@ -48,7 +48,7 @@ export function SurfacePanel({
           <Select
             aria-label="Surface from the shelf"
             value={f.surfaceStockId}
-            style={{ width: '100%' }}
+            className="wide"
             onChange={(id) =>
               change(
                 shelfFields(
@@ -84,7 +84,7 @@ export function SurfacePanel({
           { value: 'rectangle', label: 'Rectangle' },
           { value: 'round', label: 'Round' },
         ]}
-        style={{ marginBottom: 12 }}
+        className="apart"
       />
       <div className="two" style={{ gap: '0 12px', gridTemplateColumns: '1.5fr 1fr 0.8fr' }}>
         <label className="field">
@@ -97,23 +97,17 @@ export function SurfacePanel({
         </label>
         <label className="field">
           <span>Pieces</span>
-          <InputNumber
-            style={{ width: '100%' }}
-            min={1}
-            max={200}
-            value={f.count}
-            onChange={(v) => change({ count: v ?? 1 })}
-          />
+          <InputNumber className="wide" min={1} max={200} value={f.count} onChange={(v) => change({ count: v ?? 1 })} />
         </label>
       </div>
       {reading.problem ? <Notice kind="warning">{reading.problem}</Notice> : null}
       {reading.surface ? <SurfacePicture surface={reading.surface} colours={colours} /> : null}
-      <label className="field" style={{ marginTop: 12 }}>
+      <label className="field under">
         <span>How much the cup holds</span>
         <Select
           aria-label="Coverage school"
           value={f.school}
-          style={{ width: '100%' }}
+          className="wide"
           onChange={(school: Fields['school']) => change({ school })}
           options={[
             { value: 'rule-of-28', label: 'Rule of 28: face in² ÷ 28 = fl oz' },
@@ -122,7 +116,7 @@ export function SurfacePanel({
         />
       </label>
       {f.school === 'film' ? (
-        <div className="two" style={{ gap: '0 12px' }}>
+        <div className="two columns">
           <label className="field">
             <span>Wet film, mm</span>
             <Input value={f.wet} onChange={(e) => change({ wet: e.target.value })} />
@@ -133,11 +127,11 @@ export function SurfacePanel({
           </label>
         </div>
       ) : (
-        <p className="muted" style={{ fontSize: '0.9rem' }}>
+        <p className="muted fine">
           Run-off included, edges by habit. {COVERAGE_SOURCE[0]!.toUpperCase() + COVERAGE_SOURCE.slice(1)}.
         </p>
       )}
-      <label className="field" style={{ marginBottom: 0 }}>
+      <label className="field flush-foot">
         <span>Price of the surface, all pieces</span>
         <Input value={f.surfaceCost} placeholder="7.50" onChange={(e) => change({ surfaceCost: e.target.value })} />
       </label>

@@ -78,14 +78,14 @@ export function PourSheet({
       </div>
       <div className="wide-left">
         <section className="panel" aria-label="Bottles">
-          <table className="sheet" style={{ fontSize: '1.1rem' }}>
+          <table className="sheet said">
             <thead>
               <tr>
                 <th>Ready</th>
                 <th>Bottle</th>
                 <th>For</th>
                 <th className="num">Holds</th>
-                <th style={{ width: 150 }}>Goes in</th>
+                <th className="w150">Goes in</th>
               </tr>
             </thead>
             <tbody>
@@ -112,7 +112,7 @@ export function PourSheet({
                         <span>
                           <Link href={`/rack/${p.vesselId}`}>{p.label}</Link>
                           {needs.slice(0, 2).map((n) => (
-                            <b key={n.kind} style={{ display: 'block', fontSize: '0.9rem' }} title={n.todo}>
+                            <b key={n.kind} className="block fine" title={n.todo}>
                               {n.short}
                             </b>
                           ))}
@@ -143,7 +143,7 @@ export function PourSheet({
               })}
             </tbody>
           </table>
-          <p className="muted" style={{ marginTop: 12 }}>
+          <p className="muted under">
             In all {formatMl(total)} · {formatFlOz(total)}. Write what really goes in; what is booked leaves the bottles
             by exactly that. {offsText(plan.parts.flatMap((p) => byId.get(p.vesselId) ?? []))}
           </p>
@@ -172,11 +172,11 @@ export function PourSheet({
           <section className="panel">
             <h2>Before</h2>
             {BEFORE.map((b) => (
-              <p key={b} style={{ marginBottom: 6 }}>
+              <p key={b} className="close">
                 <Checkbox className="big-check">{b}</Checkbox>
               </p>
             ))}
-            <p className="muted" style={{ margin: '10px 0 0' }}>
+            <p className="muted after">
               {wanted ? `The ribbon wants to be level again in ${wanted[0]} – ${wanted[1]} s. ` : ''}Thicker by now:
               water by drops, stir, look again.
             </p>

@@ -6,6 +6,7 @@ import { EmptyState } from '@/ui/frame/Notice'
 import type { Alert } from './find'
 import { Live } from './Live'
 import { RackNav } from './RackNav'
+import styles from './rack.module.css'
 
 const GROUPS: readonly { title: string; has: (a: Alert) => boolean }[] = [
   { title: 'Now', has: (a) => isPressing(a.need.kind) && a.need.due === null },
@@ -40,11 +41,11 @@ export function Alerts({ alerts }: { alerts: readonly Alert[] }) {
         const list = alerts.filter(has)
         if (list.length === 0) return null
         return (
-          <section key={title} className="panel" style={{ marginBottom: 18 }}>
+          <section key={title} className="panel apart">
             <h2>
               {title} <small className="muted">{list.length}</small>
             </h2>
-            <ul className="alerts">
+            <ul className={styles.alerts}>
               {list.map((a) => {
                 const way = DO[a.need.kind]?.(a.id)
                 return (

@@ -18,6 +18,7 @@ import { useScale } from '@/ui/hooks/useScale'
 import { addWaterAction, discardAction, editBottleAction, takeOutAction, weighInAction } from './actions'
 import { MoreForms } from './MoreForms'
 import { WaterForm } from './WaterForm'
+import styles from './rack.module.css'
 
 type Task = 'take' | 'weigh' | 'water' | 'more' | 'edit' | 'discard'
 
@@ -74,7 +75,7 @@ export function BottleActions({
     <section className="panel" aria-label="Do">
       <Segmented
         block
-        className="segmented-tight"
+        className={`${styles.segmentedTight} apart`}
         value={task}
         onChange={(v: Task) => {
           clear()
@@ -89,7 +90,6 @@ export function BottleActions({
           { value: 'edit', label: 'Name' },
           { value: 'discard', label: 'Discard' },
         ]}
-        style={{ marginBottom: 16 }}
       />
       {task === 'take' ? (
         <>
@@ -119,7 +119,7 @@ export function BottleActions({
       ) : null}
       {task === 'weigh' ? (
         <>
-          <div className="two" style={{ gap: '0 14px' }}>
+          <div className="two columns">
             <label className="field">
               <span>Scale shows</span>
               <Input size="large" value={gross} placeholder="164 g" onChange={(e) => setGross(e.target.value)} />
@@ -146,7 +146,7 @@ export function BottleActions({
                 aria-label="What is missing was"
                 value={named}
                 placeholder="choose"
-                style={{ width: '100%' }}
+                className="wide"
                 onChange={(v: Loss) => setNamed(v)}
                 options={[
                   { value: 'dried', label: 'dried: water out of paint and medium' },
@@ -187,12 +187,12 @@ export function BottleActions({
             <Select
               aria-label="Role of the bottle"
               value={role}
-              style={{ width: '100%' }}
+              className="wide"
               onChange={setRole}
               options={ROLES.map((r) => ({ value: r, label: r }))}
             />
           </label>
-          <div className="two" style={{ gap: '0 14px' }}>
+          <div className="two columns">
             <label className="field">
               <span>Palette</span>
               <Input value={palette} maxLength={80} placeholder="none" onChange={(e) => setPalette(e.target.value)} />
@@ -203,7 +203,7 @@ export function BottleActions({
                 aria-label="Thinned for"
                 value={technique}
                 onChange={setTechnique}
-                style={{ width: '100%' }}
+                className="wide"
                 options={[
                   { value: '', label: 'anything' },
                   ...TECHNIQUES.map((t) => ({ value: t.key, label: t.name })),
@@ -256,7 +256,7 @@ export function BottleActions({
         </>
       ) : null}
       {unreadable || refusal ? (
-        <div style={{ marginTop: 12 }}>
+        <div className="under">
           <Notice kind="warning">{unreadable ?? refusal?.message}</Notice>
         </div>
       ) : null}

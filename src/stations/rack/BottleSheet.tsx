@@ -89,7 +89,7 @@ export function BottleSheet({
             <div className="big" data-testid="bottle-ml" data-ul={bottle.ul}>
               {formatMl(bottle.ul)}
             </div>
-            <p className="muted" style={{ fontSize: '1.15rem' }}>
+            <p className="muted said">
               {formatFlOz(bottle.ul)}
               {density ? ` · ${formatGrams(massMg(bottle.ul, density))} · ${density.toFixed(3)} g/ml` : ''}
               {bottle.ul > 0 ? ` · ${formatMoney(cost.minor, studio.currency)} of paint` : ''}
@@ -135,15 +135,15 @@ export function BottleSheet({
         <BottleActions bottle={bottle} units={studio.units} limit={water} waters={waters} others={others} />
       </div>
       {portions.length ? (
-        <section className="panel" style={{ marginTop: 20 }}>
+        <section className="panel below">
           <h2>What is in it, and what it cost</h2>
           <TraceTable portions={portions} currency={studio.currency} zone={studio.zone} />
         </section>
       ) : null}
       {fed.length ? (
-        <section className="panel" style={{ marginTop: 20 }}>
+        <section className="panel below">
           <h2>Which pours it fed</h2>
-          <p style={{ margin: 0 }}>
+          <p className="flush">
             {fed.map((f, i) => (
               <span key={f.id}>
                 {i ? ' · ' : ''}
@@ -153,7 +153,7 @@ export function BottleSheet({
           </p>
         </section>
       ) : null}
-      <section className="panel" style={{ marginTop: 20 }}>
+      <section className="panel below">
         <h2>How it came and went</h2>
         <JournalTable entries={entries} zone={studio.zone} undo={undoAction} signed />
       </section>

@@ -6,6 +6,7 @@ import { useState } from 'react'
 import { useSend } from '@/ui/hooks/useSend'
 import { findByCodeAction } from './actions'
 import { readQr } from './readQr'
+import styles from './rack.module.css'
 
 /** Opens a bottle by the short code on its label, or by a picture of it taken with a camera. */
 export function FindByCode() {
@@ -29,12 +30,12 @@ export function FindByCode() {
     else setTrouble(said.trouble)
   }
   return (
-    <span className="find-code">
+    <span className={styles.findCode}>
       <Input
         value={code}
         aria-label="Code on the label"
         placeholder="Code on the label"
-        style={{ width: 168 }}
+        className="w190"
         disabled={pending}
         onChange={(e) => setCode(e.target.value)}
         onPressEnter={open}
@@ -55,7 +56,7 @@ export function FindByCode() {
         />
       </label>
       {trouble || refusal ? (
-        <small role="alert" className="find-trouble">
+        <small role="alert" className={styles.findTrouble}>
           {trouble ?? refusal?.message}
         </small>
       ) : null}

@@ -70,7 +70,7 @@ export function MoreForms({
           Extend
         </Button>
       </div>
-      <h3 style={{ marginTop: 16 }}>Pour others into it</h3>
+      <h3 className="below">Pour others into it</h3>
       <div className="row">
         <span className="grow">
           <Select
@@ -79,7 +79,7 @@ export function MoreForms({
             placeholder="Choose bottles"
             value={from}
             onChange={setFrom}
-            style={{ width: '100%' }}
+            className="wide"
             optionFilterProp="label"
             options={others.map((o) => ({ value: o.id, label: o.label }))}
           />
@@ -95,13 +95,13 @@ export function MoreForms({
         </Button>
       </div>
       <p className="muted">It is then as old as the oldest, keeps as long as the weakest, and rests anew.</p>
-      <h3 style={{ marginTop: 16 }}>Share it out</h3>
+      <h3 className="below">Share it out</h3>
       <div className="row">
         <Input
           value={count}
           aria-label="Into how many bottles"
           inputMode="numeric"
-          style={{ width: 64 }}
+          className="w70"
           onChange={(e) => setCount(e.target.value)}
         />
         bottles of

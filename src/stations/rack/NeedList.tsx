@@ -4,13 +4,14 @@ import Link from 'next/link'
 import type { Need } from '@/core/vessel/needs'
 import { useSend } from '@/ui/hooks/useSend'
 import { shakenAction } from './actions'
+import styles from './rack.module.css'
 
 /** What a bottle needs, each with what to do about it. */
 export function NeedList({ needs, vesselId }: { needs: readonly Need[]; vesselId: string }) {
   const { send, pending, refusal } = useSend<null>()
-  if (needs.length === 0) return <p className="need-line">Ready to pour.</p>
+  if (needs.length === 0) return <p className={styles.needLine}>Ready to pour.</p>
   return (
-    <ul className="need-list">
+    <ul className={styles.needList}>
       {needs.map((n) => (
         <li key={n.kind} data-need={n.kind}>
           {n.todo}{' '}

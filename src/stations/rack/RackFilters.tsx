@@ -8,6 +8,7 @@ import { SearchBox } from '@/ui/frame/SearchBox'
 import { useAddressFilter } from '@/ui/hooks/useAddressFilter'
 import type { FoundRack } from './find'
 import { rackFilterSchema, type RackFilterInput } from './filter'
+import styles from './rack.module.css'
 
 const BY: readonly { value: Grouping; label: string }[] = [
   { value: 'none', label: 'one row' },
@@ -39,21 +40,21 @@ export function RackFilters({ filter, found }: { filter: RackFilterInput; found:
         <Select<Grouping>
           aria-label="Shelves"
           value={shown.by}
-          style={{ width: 168 }}
+          className="w190"
           onChange={(by) => go({ by })}
           options={[...BY]}
         />
         <Select
           aria-label="Role"
           value={shown.role}
-          style={{ width: 134 }}
+          className="w150"
           onChange={(role: string) => go({ role })}
           options={[{ value: '', label: 'any role' }, ...ROLES.map((r) => ({ value: r, label: r }))]}
         />
         <Select
           aria-label="Order"
           value={shown.sort}
-          style={{ width: 154 }}
+          className="w190"
           onChange={(sort: string) => go({ sort })}
           options={[
             { value: 'newest', label: 'newest first' },
@@ -68,12 +69,12 @@ export function RackFilters({ filter, found }: { filter: RackFilterInput; found:
           <Select
             aria-label="Palette"
             value={shown.palette}
-            style={{ width: 164 }}
+            className="w190"
             onChange={(palette: string) => go({ palette })}
             options={[{ value: '', label: 'any palette' }, ...found.palettes.map((p) => ({ value: p, label: p }))]}
           />
         ) : null}
-        <span style={{ flex: 1 }} />
+        <span className="fill" />
         <Segmented
           aria-label="Which bottles"
           value={shown.show}
@@ -85,12 +86,12 @@ export function RackFilters({ filter, found }: { filter: RackFilterInput; found:
         />
       </div>
       {shown.show === '' ? (
-        <div className="needs" aria-label="What bottles need">
+        <div className={styles.needs} aria-label="What bottles need">
           {NEEDS.filter(([kind]) => found.counts[kind] || shown.need === kind).map(([kind, words]) => (
             <button
               key={kind}
               type="button"
-              className="need"
+              className={styles.need}
               aria-pressed={shown.need === kind}
               onClick={() => go({ need: shown.need === kind ? '' : kind })}
             >

@@ -12,6 +12,7 @@ import { useChunks } from '@/ui/hooks/useChunks'
 import { useColumns } from '@/ui/hooks/useColumns'
 import type { FoundRack, ShelfBottle } from './find'
 import { lookOf } from './looks'
+import styles from './rack.module.css'
 
 /** A bottle takes this much of a shelf, and a shelf is this high, px. */
 const BOTTLE = 130
@@ -53,7 +54,7 @@ export function RackShelves({ found, address, now }: { found: FoundRack; address
         const place = { transform: `translateY(${s.start - view.options.scrollMargin}px)` }
         if ('name' in line)
           return (
-            <h2 key={s.key} className="shelf-name" style={place}>
+            <h2 key={s.key} className={styles.shelfName} style={place}>
               {line.name} <small>{line.count}</small>
             </h2>
           )
@@ -62,7 +63,7 @@ export function RackShelves({ found, address, now }: { found: FoundRack; address
             key={s.key}
             ref={view.measureElement}
             data-index={s.index}
-            className="shelf-line"
+            className={styles.shelfLine}
             style={{ ...place, gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
             role="list"
             aria-label={line.shelf || 'Bottles'}
@@ -73,7 +74,7 @@ export function RackShelves({ found, address, now }: { found: FoundRack; address
                 role="listitem"
                 aria-posinset={i + 1}
                 aria-setsize={found.total}
-                className="shelf-place"
+                className={styles.shelfPlace}
               >
                 {rows[i] ? <OnShelf b={rows[i]} now={now} /> : null}
               </div>
@@ -100,7 +101,7 @@ function linesOf(shelves: FoundRack['shelves'], columns: number): Line[] {
 
 function OnShelf({ b, now }: { b: ShelfBottle; now: number }) {
   return (
-    <div data-card className="on-shelf">
+    <div data-card className={styles.onShelf}>
       <Link href={`/rack/${b.id}`} prefetch={false}>
         <BottleGlyph id={b.id} look={lookOf({ ...b, levelTimeS: b.expectedS ?? b.levelTimeS }, now)} />
         <b>{b.label}</b>
@@ -111,7 +112,7 @@ function OnShelf({ b, now }: { b: ShelfBottle; now: number }) {
           {b.isJar ? 'kept' : 'mixed'} {ago(new Date(b.mixedAt), new Date(now))}
         </small>
         {b.needs.slice(0, 2).map((n) => (
-          <small key={n.kind} className="state">
+          <small key={n.kind} className={styles.state}>
             {n.short}
           </small>
         ))}

@@ -51,7 +51,7 @@ export function WaterForm({
           aria-label="Which water"
           value={waterId}
           onChange={setWaterId}
-          style={{ width: '100%' }}
+          className="wide"
           options={waters.map((w) => ({ value: w.id, label: w.name }))}
         />
       </label>

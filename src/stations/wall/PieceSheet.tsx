@@ -23,6 +23,7 @@ import { addPhotoAction, notePieceAction, removePhotoAction } from './actions'
 import { PiecePicture } from './PiecePicture'
 import type { Piece } from '@/db/pieces/read'
 import { RunOff } from './RunOff'
+import styles from './wall.module.css'
 
 interface Fields {
   title: string
@@ -69,7 +70,7 @@ export function PieceSheet({
       </div>
       <div className="two">
         <div className="grid">
-          <div className="frame-box panel">
+          <div className={`${styles.frameBox} panel`}>
             <PiecePicture piece={piece} />
           </div>
           <Photos piece={piece} zone={studio.zone} />
@@ -78,7 +79,7 @@ export function PieceSheet({
           )}
         </div>
         <section className="panel" aria-label="Result">
-          <dl className="facts" style={{ marginBottom: 16 }}>
+          <dl className="facts apart">
             <dt>Technique</dt>
             <dd>{techniqueName(piece.technique)}</dd>
             <dt>Surface</dt>
@@ -97,7 +98,7 @@ export function PieceSheet({
             <dt>Bottles</dt>
             <dd>
               {piece.colours.map((c) => (
-                <span key={c.label} className="chipline" style={{ marginBottom: 4 }}>
+                <span key={c.label} className="chipline tight">
                   <Chip hex={c.hex} size={22} />
                   {c.label} · {formatVolume(c.ul)}
                 </span>
@@ -127,7 +128,7 @@ export function PieceSheet({
                 placeholder="after an hour, next day, dry: corners, edges, middle, the best spot"
               />
             </Form.Item>
-            <div className="two" style={{ gap: '0 16px' }}>
+            <div className="two columns">
               <Form.Item name="rating" label="Rating">
                 <Rate character="●" style={{ color: 'var(--ink)', fontSize: 28 }} />
               </Form.Item>
@@ -152,13 +153,13 @@ export function PieceSheet({
               Note it
             </Button>
           </Form>
-          <p className="muted" style={{ margin: '14px 0 0', fontSize: '0.9rem' }}>
+          <p className="muted after fine">
             Sanding: never a pigmented film without proper respiratory protection. Varnish or resin only once dry and
             free of silicone. Follow labels, local codes and licensed practice.
           </p>
         </section>
       </div>
-      <section className="panel" style={{ marginTop: 20 }}>
+      <section className="panel below">
         <h2>What went into it</h2>
         <TraceTable portions={portions} currency={studio.currency} zone={studio.zone} />
       </section>
@@ -189,7 +190,7 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
   return (
     <section className="panel" aria-label="Photos">
       <h2>Photos, wet beside dry</h2>
-      <div className="two" style={{ gap: 12 }}>
+      <div className="two gap">
         {(['wet', 'dry'] as const).map((s) => (
           <div key={s}>
             <h3>{s === 'wet' ? 'Wet' : 'Dry'}</h3>
@@ -197,15 +198,10 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
             {piece.photos
               .filter((f) => f.state === s)
               .map((f) => (
-                <figure key={f.id} style={{ margin: '0 0 10px' }}>
+                <figure key={f.id} className="close flush-top">
                   {/* eslint-disable-next-line @next/next/no-img-element */}
-                  <img
-                    src={`/wall/photo/${f.id}`}
-                    alt={`${piece.title}, ${s}`}
-                    style={{ width: '100%', display: 'block' }}
-                    loading="lazy"
-                  />
-                  <figcaption className="muted" style={{ display: 'flex', justifyContent: 'space-between' }}>
+                  <img src={`/wall/photo/${f.id}`} alt={`${piece.title}, ${s}`} className="wide block" loading="lazy" />
+                  <figcaption className="muted row spread">
                     {day(f.takenAt, zone)}
                     <button
                       type="button"
@@ -226,12 +222,12 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
           </div>
         ))}
       </div>
-      <div className="row" style={{ marginTop: 10 }}>
+      <div className="row under">
         <Select
           aria-label="Wet or dry"
           value={state}
           onChange={(v: PhotoState) => setState(v)}
-          style={{ width: 100 }}
+          className="w120"
           options={[
             { value: 'wet', label: 'wet' },
             { value: 'dry', label: 'dry' },

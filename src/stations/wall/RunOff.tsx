@@ -74,7 +74,7 @@ export function RunOff({
           aria-label="Jar"
           value={jar}
           onChange={setJar}
-          style={{ width: '100%' }}
+          className="wide"
           options={[...jars.map((j) => ({ value: j.id, label: j.label })), { value: NEW, label: 'A new jar' }]}
         />
       </label>
@@ -84,10 +84,10 @@ export function RunOff({
           <Input value={label} maxLength={120} onChange={(e) => setLabel(e.target.value)} />
         </label>
       ) : null}
-      <div className="two" style={{ gap: '0 14px' }}>
+      <div className="two columns">
         <label className="field">
           <span>Jar before</span>
-          <span className="row" style={{ margin: 0 }}>
+          <span className="row flush">
             <Input
               value={before}
               aria-label="Jar before"
@@ -99,7 +99,7 @@ export function RunOff({
         </label>
         <label className="field">
           <span>Jar with the run-off</span>
-          <span className="row" style={{ margin: 0 }}>
+          <span className="row flush">
             <Input
               value={after}
               aria-label="Jar with the run-off"

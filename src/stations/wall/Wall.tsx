@@ -5,6 +5,7 @@ import { day } from '@/ui/tables/dates'
 import { EmptyState } from '@/ui/frame/Notice'
 import { PiecePicture } from './PiecePicture'
 import type { Piece } from '@/db/pieces/read'
+import styles from './wall.module.css'
 
 /** The wall: the pieces themselves, newest first. */
 export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
@@ -31,16 +32,16 @@ export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
           {pieces.map((p) => (
             <li key={p.id}>
               <Link href={`/wall/${p.id}`} prefetch={false}>
-                <div className="frame-box">
+                <div className={styles.frameBox}>
                   <PiecePicture piece={p} />
                 </div>
                 <b style={{ display: 'block', marginTop: 10, fontSize: '1.05rem' }}>{p.title}</b>
                 <span className="muted">
                   {day(p.pouredAt, zone)} · {techniqueName(p.technique)}
                 </span>
-                <span style={{ display: 'block' }}>
+                <span className="block">
                   {p.rating ? (
-                    <span className="stars" aria-label={`${p.rating} of 5`}>
+                    <span className={styles.stars} aria-label={`${p.rating} of 5`}>
                       {'●'.repeat(p.rating)}
                       {'○'.repeat(5 - p.rating)}
                     </span>

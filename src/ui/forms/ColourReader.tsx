@@ -85,8 +85,8 @@ export function ColourReader({
     })
   }
   return (
-    <div className="reader">
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+    <div>
+      <div className="row wrap">
         <Button onClick={read} loading={busy}>
           {label}
         </Button>
@@ -108,7 +108,7 @@ export function ColourReader({
           <span className="muted">Under the stand-in reader</span>
           <Select
             aria-label="Under the stand-in reader"
-            style={{ minWidth: 200 }}
+            className="min200"
             value={placed}
             onChange={setPlaced}
             options={under.map((u, i) => ({ value: i, label: u.label }))}

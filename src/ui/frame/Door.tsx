@@ -7,6 +7,7 @@ import type { Answer } from '@/core/answer'
 import { Notice } from './Notice'
 import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import { useSend } from '@/ui/hooks/useSend'
+import styles from './frame.module.css'
 
 type Send = (input: unknown) => Promise<Answer<null>>
 interface Fields {
@@ -40,9 +41,9 @@ export function Door({
       mode === 'in' ? enter : () => router.replace('/paints'),
     )
   return (
-    <div className="door">
-      <main className="door-form">
-        <h1 style={{ fontSize: '2.6rem' }}>Fika</h1>
+    <div className={styles.door}>
+      <main className={styles.doorForm}>
+        <h1 className="louder">Fika</h1>
         <p className="muted" style={{ margin: '8px 0 28px', fontSize: '1.1rem' }}>
           Paints, bottles and pours of your studio, measured and remembered.
         </p>
@@ -64,7 +65,7 @@ export function Door({
             { value: 'in', label: 'Sign in' },
             { value: 'up', label: 'Start a studio' },
           ]}
-          style={{ margin: '10px 0 20px' }}
+          className="between"
         />
         <Form<Fields> layout="vertical" onFinish={submit} requiredMark={false} style={{ maxWidth: 420 }}>
           {mode === 'up' ? (
@@ -96,14 +97,14 @@ export function Door({
             size="large"
             htmlType="submit"
             loading={pending}
-            style={{ marginTop: 14 }}
+            className="under"
             type={demo ? 'default' : 'primary'}
           >
             {mode === 'in' ? 'Sign in' : 'Start the studio'}
           </Button>
         </Form>
       </main>
-      <aside className="door-picture" aria-hidden="true">
+      <aside className={styles.doorPicture} aria-hidden="true">
         <div style={{ width: '78%', padding: 18, background: '#fff', boxShadow: '0 18px 44px rgb(0 0 0 / 22%)' }}>
           <PouredPicture
             seed="night ferry"

@@ -9,6 +9,7 @@ import { stationOf, STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
 import { TrayBar } from './TrayBar'
 import { useTopOfPage } from '@/ui/hooks/useTopOfPage'
+import styles from './frame.module.css'
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
@@ -68,17 +69,17 @@ export function Frame({
   }, [router])
 
   return (
-    <div className={stationOf(path)?.dark ? 'frame frame-dark' : 'frame'}>
-      <a href="#main" className="skip">
+    <div className={stationOf(path)?.dark ? `${styles.frame} frame-dark` : styles.frame}>
+      <a href="#main" className={styles.skip}>
         Skip to the station
       </a>
-      <header className="bar">
+      <header className={styles.bar}>
         <nav aria-label="Stations">
           {STATIONS.map((s, i) => (
             <Link
               key={s.path}
               href={s.path}
-              className="station"
+              className={styles.station}
               aria-current={path.startsWith(s.path) ? 'page' : undefined}
               prefetch={false}
             >
@@ -99,12 +100,12 @@ export function Frame({
             </Link>
           ))}
         </nav>
-        <div className="who">
-          <span className="who-studio" title={studio.name}>
+        <div className={styles.who}>
+          <span className={styles.whoStudio} title={studio.name}>
             {studio.name}
           </span>
-          <span className="who-person">
-            <span className="who-name">{person} · </span>
+          <span className={styles.whoPerson}>
+            <span className={styles.whoName}>{person} · </span>
             <button type="button" className="plain" onClick={() => signOut()}>
               Sign out
             </button>{' '}
@@ -120,7 +121,7 @@ export function Frame({
       </main>
       <TrayBar studioId={studio.id} />
       <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} destroyOnHidden>
-        <dl className="keys">
+        <dl className={styles.keys}>
           {KEYS.map(([key, what]) => (
             <div key={key}>
               <dt>

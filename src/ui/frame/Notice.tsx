@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import styles from './frame.module.css'
 
 const MARKS = {
   warning: 'M12 3l10 18H2zM12 10v5M12 17.500v1',
@@ -9,7 +10,10 @@ const MARKS = {
 /** One clear sentence with its icon; a warning is told by icon and word, not by colour. */
 export function Notice({ kind = 'note', children }: { kind?: keyof typeof MARKS; children: ReactNode }) {
   return (
-    <div className={`notice notice-${kind}`} role={kind === 'warning' ? 'alert' : 'status'}>
+    <div
+      className={kind === 'warning' ? `${styles.notice} ${styles.warning}` : styles.notice}
+      role={kind === 'warning' ? 'alert' : 'status'}
+    >
       <svg
         width="24"
         height="24"
@@ -30,7 +34,7 @@ export function Notice({ kind = 'note', children }: { kind?: keyof typeof MARKS;
 /** What a screen says when there is nothing yet, with the next step. */
 export function EmptyState({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <div className="empty">
+    <div className={styles.empty}>
       <h2>{title}</h2>
       <div>{children}</div>
     </div>

@@ -21,7 +21,7 @@ export function SearchBox({
         value={value}
         placeholder={placeholder}
         aria-label={label}
-        style={{ width: 270 }}
+        className="w280"
         onChange={(e) => onType(e.target.value)}
       />
     </span>

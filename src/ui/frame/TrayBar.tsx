@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { useEffect } from 'react'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { clearTray, drawMarks, openTray, toggleOnTray, useTray } from './tray'
+import styles from './frame.module.css'
 
 /** The tray along the lower edge: what is carried, and where it can be taken. Hidden while empty. */
 export function TrayBar({ studioId }: { studioId: string }) {
@@ -21,14 +22,14 @@ export function TrayBar({ studioId }: { studioId: string }) {
   const paints = ids('paint')
   const bottles = ids('bottle')
   return (
-    <aside className="tray" aria-label="Tray" data-key="tray">
+    <aside className={styles.tray} aria-label="Tray" data-key="tray">
       <strong>Tray</strong>
       <ul>
         {items.map((i) => (
           <li key={i.id}>
             <button
               type="button"
-              className="tray-item"
+              className={styles.trayItem}
               onClick={() => toggleOnTray(i)}
               title={`Take ${i.label} off the tray`}
             >

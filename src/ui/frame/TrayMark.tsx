@@ -1,4 +1,5 @@
 import type { TrayItem } from './tray'
+import styles from './frame.module.css'
 
 /**
  * The button that puts a thing on the tray. Plain markup: one listener in the frame serves all of them, so a shelf
@@ -8,7 +9,7 @@ export function TrayMark({ item }: { item: TrayItem }) {
   return (
     <button
       type="button"
-      className="tray-mark"
+      className={styles.trayMark}
       data-tray={JSON.stringify(item)}
       aria-label={`Tray: ${item.label}`}
       title="On or off the tray (t)"

@@ -1,5 +1,6 @@
-import { readFileSync } from 'node:fs'
-import { benchTheme, GREY, theme } from './theme'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { benchTheme, GREY, theme, VARIABLES } from './theme'
 
 /** WCAG 2.2 relative luminance and contrast. */
 const luminance = (hex: string) => {
@@ -23,8 +24,15 @@ describe('the look', () => {
     )
     expect(colours.length).toBeGreaterThan(30)
     for (const c of colours) expect([c, isGrey(c)]).toEqual([c, true])
-    const css = readFileSync('src/app/globals.css', 'utf8')
-    for (const [c] of css.matchAll(/#[0-9a-f]{6}\b/gi)) expect([c, isGrey(c)]).toEqual([c, true])
+    const sheets = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.css'))
+    expect(sheets.length).toBeGreaterThan(20)
+    for (const sheet of sheets)
+      for (const [c] of readFileSync(join('src', sheet), 'utf8').matchAll(/#[0-9a-f]{6}\b/gi))
+        expect([sheet, c, isGrey(c)]).toEqual([sheet, c, true])
+  })
+  it('is declared once: the sheets have it from the variables', () => {
+    for (const [name, grey] of Object.entries(GREY)) expect(VARIABLES).toContain(`--${name}:${grey};`)
+    expect(readFileSync('src/app/globals.css', 'utf8')).not.toMatch(/--(ink|soft|faint|line|wash|ground|paper|bar):/)
   })
   it('keeps text at 4.5 : 1 or better on paper and ground, at the bench too', () => {
     for (const ink of [GREY.ink, GREY.soft, GREY.faint])

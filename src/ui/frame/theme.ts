@@ -1,17 +1,39 @@
 import type { ThemeConfig } from 'antd'
 
-/** True neutral greys only (chroma 0): the paint is the only colour on the screen. */
+/** True neutral greys only (chroma 0): the paint is the only colour on the screen. Declared here and nowhere else. */
 export const GREY = {
   ink: '#1c1c1c',
   soft: '#4d4d4d',
-  faint: '#6b6b6b',
+  faint: '#666666',
   line: '#cfcfcf',
   wash: '#ececec',
   ground: '#f5f5f5',
   paper: '#ffffff',
+  bar: '#ffffff',
 } as const
+type Greys = Readonly<Record<keyof typeof GREY, string>>
 
-const FONT = "'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next', system-ui, sans-serif"
+/** The bench's darker neutral. */
+const DARK: Greys = {
+  ink: '#f2f2f2',
+  soft: '#d0d0d0',
+  faint: '#b8b8b8',
+  line: '#4a4a4a',
+  wash: '#333333',
+  ground: '#1f1f1f',
+  paper: '#2b2b2b',
+  bar: '#171717',
+}
+
+export const FONT = "'Atkinson Hyperlegible Next Variable', 'Atkinson Hyperlegible Next', system-ui, sans-serif"
+
+const variables = (greys: Greys) =>
+  Object.entries(greys)
+    .map(([name, grey]) => `--${name}:${grey};`)
+    .join('')
+
+/** The same greys and type as variables, for the style sheets. */
+export const VARIABLES = `:root{${variables(GREY)}--font:${FONT};}.frame-dark{${variables(DARK)}}`
 
 /** Ant Design in Fika's greys: statuses speak by icon and word, so their colours are ink too. */
 export const theme: ThemeConfig = {
@@ -30,7 +52,7 @@ export const theme: ThemeConfig = {
     colorTextSecondary: GREY.soft,
     colorTextTertiary: GREY.faint,
     colorTextPlaceholder: '#707070',
-    colorTextQuaternary: '#6b6b6b',
+    colorTextQuaternary: GREY.faint,
     colorIcon: GREY.soft,
     colorBorder: '#8a8a8a',
     colorBorderSecondary: GREY.line,
@@ -53,31 +75,31 @@ export const theme: ThemeConfig = {
   },
 }
 
-/** The bench's darker neutral. */
+/** Ant Design at the bench. */
 export const benchTheme: ThemeConfig = {
   zeroRuntime: true,
   token: {
     ...theme.token,
-    colorPrimary: '#f2f2f2',
+    colorPrimary: DARK.ink,
     colorTextLightSolid: '#141414',
-    colorText: '#f2f2f2',
-    colorTextSecondary: '#cfcfcf',
-    colorTextTertiary: '#b8b8b8',
+    colorText: DARK.ink,
+    colorTextSecondary: DARK.soft,
+    colorTextTertiary: DARK.faint,
     colorTextPlaceholder: '#a8a8a8',
     colorTextQuaternary: '#c8c8c8',
-    colorIcon: '#d0d0d0',
-    colorBgContainer: '#2b2b2b',
-    colorBgElevated: '#333333',
-    colorBgLayout: '#1f1f1f',
+    colorIcon: DARK.soft,
+    colorBgContainer: DARK.paper,
+    colorBgElevated: DARK.wash,
+    colorBgLayout: DARK.ground,
     colorBorder: '#7d7d7d',
-    colorBorderSecondary: '#4a4a4a',
-    colorLink: '#f2f2f2',
-    colorError: '#f2f2f2',
-    colorWarning: '#f2f2f2',
-    colorInfo: '#f2f2f2',
-    colorFillAlter: '#333333',
-    colorSplit: '#4a4a4a',
-    controlItemBgActive: '#4a4a4a',
+    colorBorderSecondary: DARK.line,
+    colorLink: DARK.ink,
+    colorError: DARK.ink,
+    colorWarning: DARK.ink,
+    colorInfo: DARK.ink,
+    colorFillAlter: DARK.wash,
+    colorSplit: DARK.line,
+    controlItemBgActive: DARK.line,
     controlItemBgHover: '#404040',
   },
   components: {
@@ -85,10 +107,10 @@ export const benchTheme: ThemeConfig = {
       primaryShadow: 'none',
       defaultShadow: 'none',
       fontWeight: 600,
-      defaultBg: '#333333',
+      defaultBg: DARK.wash,
       primaryColor: '#141414',
     },
-    Select: { optionSelectedBg: '#4a4a4a', optionActiveBg: '#404040' },
+    Select: { optionSelectedBg: DARK.line, optionActiveBg: '#404040' },
     Segmented: {
       trackBg: '#1a1a1a',
       itemColor: '#e0e0e0',
@@ -97,6 +119,6 @@ export const benchTheme: ThemeConfig = {
       itemSelectedBg: '#4d4d4d',
       itemSelectedColor: '#ffffff',
     },
-    Form: { itemMarginBottom: 12, labelColor: '#f2f2f2' },
+    Form: { itemMarginBottom: 12, labelColor: DARK.ink },
   },
 }

@@ -25,7 +25,7 @@ export function SurfacePicture({
   const starts = widths.reduce<number[]>((xs, width) => [...xs, (xs.at(-1) ?? e * scale) + width], [e * scale])
   const label = surface.shape === 'round' ? `round, ${(w / 10).toFixed(1)} cm across` : formatSize(surface)
   return (
-    <figure style={{ margin: 0 }}>
+    <figure className="flush">
       <svg
         viewBox={`-4 -4 ${W + 8} ${H + 34}`}
         width="100%"

@@ -1,6 +1,7 @@
 import { Chart } from 'chart.js'
+import { FONT, GREY } from '@/ui/frame/theme'
 
 /** Charts in Fika's type and ink; imported by whoever draws one. */
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif"
+Chart.defaults.font.family = FONT
 Chart.defaults.font.size = 14
-Chart.defaults.color = '#4d4d4d'
+Chart.defaults.color = GREY.soft

@@ -43,9 +43,7 @@ export function PlanList({ plans, zone, to }: { plans: PlanWithParts[]; zone: st
                 <span className="muted">
                   {techniqueName(p.technique)} · {formatMl(p.cupUl)} in the cup
                 </span>
-                <span className="muted" style={{ display: 'block' }}>
-                  {p.pouredAt ? `poured ${day(p.pouredAt, zone)}` : <b>to pour</b>}
-                </span>
+                <span className="muted block">{p.pouredAt ? `poured ${day(p.pouredAt, zone)}` : <b>to pour</b>}</span>
               </Link>
             </li>
           ))}

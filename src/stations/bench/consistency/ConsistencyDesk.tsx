@@ -24,6 +24,7 @@ import type { ConsistencyData, DeskBottle } from './queries'
 import { PairCurves } from './PairCurves'
 import { ReadPanel } from './ReadPanel'
 import { ReferenceStrip } from './ReferenceStrip'
+import styles from '../bench.module.css'
 
 /** Consistency as a number: read a bottle, hear how much water, see its curve, and bring a palette to one measure. */
 export function ConsistencyDesk({
@@ -70,28 +71,28 @@ export function ConsistencyDesk({
               aria-label="Bottle"
               value={chosen}
               onChange={setChosen}
-              style={{ width: 260 }}
+              className="w280"
               options={bottles.map((b) => ({ value: b.id, label: b.label }))}
             />
             <Select
               aria-label="Technique"
               value={key}
               onChange={setTechnique}
-              style={{ width: 230 }}
+              className="w240"
               options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
             />
             <Select<Look>
               aria-label="Look"
               value={look}
               onChange={setLook}
-              style={{ width: 150 }}
+              className="w150"
               options={LOOKS.map((l) => ({ value: l, label: l }))}
             />
             <Select
               aria-label="Water"
               value={waterId}
               onChange={setWaterId}
-              style={{ width: 190 }}
+              className="w190"
               options={data.waters.map((w) => ({ value: w.id, label: w.name }))}
             />
           </div>
@@ -107,21 +108,21 @@ export function ConsistencyDesk({
           ) : (
             <Notice>Choose what it is thinned for, and the water it wants is worked out.</Notice>
           )}
-          <section className="panel" style={{ marginTop: 20 }} aria-label="Side by side">
-            <div className="head" style={{ marginBottom: 10 }}>
-              <h2 style={{ margin: 0 }}>Beside one another</h2>
+          <section className="panel below" aria-label="Side by side">
+            <div className="head close">
+              <h2 className="flush">Beside one another</h2>
               <Select
                 aria-label="Palette"
                 value={shown}
                 onChange={setPalette}
-                style={{ width: 240 }}
+                className="w240"
                 options={[{ value: '', label: 'all that were read' }, ...palettes.map((p) => ({ value: p, label: p }))]}
               />
             </div>
             <ReferenceStrip bottles={strip} waterId={waterId} chosen={chosen} onChoose={setChosen} />
           </section>
           {data.learned.length ? (
-            <section className="panel" style={{ marginTop: 20 }} aria-label="Curves">
+            <section className="panel below" aria-label="Curves">
               <h2>What has been learned of each paint and medium?</h2>
               <PairCurves pairs={data.learned} />
             </section>
@@ -170,7 +171,7 @@ function Reading({
     )
   }
   return (
-    <div className="consistency">
+    <div className={styles.consistency}>
       <div className="grid">
         <ReadPanel bottle={bottle} pairs={data.pairs} />
         <section className="panel" aria-label="Water advice">
@@ -184,7 +185,7 @@ function Reading({
                   ? `${formatMl(advice.mediumUl)} medium`
                   : '—'}
           </div>
-          <p style={{ marginTop: 8 }}>
+          <p className="near">
             {adviceSentence(advice)} {adviceSteps(advice)}
           </p>
           <p className="muted">{bottle.limit}</p>
@@ -208,8 +209,8 @@ function Reading({
       </div>
       <div className="grid">
         <section className="panel" aria-label="As it is">
-          <div className="head" style={{ marginBottom: 6 }}>
-            <h2 style={{ margin: 0 }}>{bottle.label}</h2>
+          <div className="head close">
+            <h2 className="flush">{bottle.label}</h2>
             <span className="muted">
               {bottle.levelTimeS === null
                 ? 'not read yet'
@@ -219,9 +220,7 @@ function Reading({
             </span>
           </div>
           <BandScale bands={data.bands} wantedS={bandS} nowS={seconds} />
-          <p className="muted" style={{ margin: '10px 0 0' }}>
-            {ageingSentence(data.ageing)}
-          </p>
+          <p className="muted after">{ageingSentence(data.ageing)}</p>
         </section>
         <section className="panel" aria-label="Curve">
           <h2>What does water do to {bottle.pair || 'it'}?</h2>

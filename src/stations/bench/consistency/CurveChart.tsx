@@ -2,6 +2,7 @@
 
 import { Chart, Legend, LinearScale, LineElement, LogarithmicScale, PointElement, Filler, Tooltip } from 'chart.js'
 import { Line } from 'react-chartjs-2'
+import '@/ui/pictures/chartLook'
 import { forecast, type Belief, type CurvePoint } from '@/core/consistency/dilution'
 
 Chart.register(LinearScale, LogarithmicScale, LineElement, PointElement, Filler, Tooltip, Legend)

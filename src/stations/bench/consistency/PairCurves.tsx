@@ -2,6 +2,7 @@ import { forecast } from '@/core/consistency/dilution'
 import { perPercent } from '@/core/consistency/pairs'
 import { Chip } from '@/ui/pictures/Drawdown'
 import type { ConsistencyData } from './queries'
+import styles from './consistency.module.css'
 
 const [WIDTH, HEIGHT] = [210, 84]
 /** The picture's range: water 0–15 ml for 100 ml, level time 0.2–10 s. */
@@ -13,7 +14,7 @@ const y = (lnT: number) => HEIGHT - (HEIGHT * (Math.min(HIGH, Math.max(LOW, lnT)
 /** All that was learned of how water thins: a small curve for each paint and medium, with the points behind it. */
 export function PairCurves({ pairs }: { pairs: ConsistencyData['learned'] }) {
   return (
-    <ul className="pair-curves">
+    <ul className={styles.pairCurves}>
       {pairs.map((p) => (
         <li key={p.id}>
           <span className="chipline">

@@ -11,6 +11,7 @@ import { useSend } from '@/ui/hooks/useSend'
 import { useTries } from '../useTries'
 import { readBottleAction } from './actions'
 import type { ConsistencyData, DeskBottle } from './queries'
+import styles from './consistency.module.css'
 
 /** A flow cup in one run is about as sure as this, σ of ln ν. From memory; a start value. */
 const CUP_SIGMA = 0.05
@@ -60,11 +61,11 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
           { value: 'stopwatch', label: 'Time the mound' },
           { value: 'flow cup', label: 'Flow cup' },
         ]}
-        style={{ marginBottom: 12 }}
+        className="apart"
       />
       {how === 'stopwatch' ? (
         <>
-          <button type="button" className="watch" onClick={(e) => watch.press(e.timeStamp)} disabled={pending}>
+          <button type="button" className={styles.watch} onClick={(e) => watch.press(e.timeStamp)} disabled={pending}>
             <span className="big" data-testid="watch">
               {(watch.running ? watch.seconds : (watch.tries.at(-1) ?? 0)).toFixed(1)} s
             </span>
@@ -82,14 +83,14 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
         </>
       ) : (
         <>
-          <div className="two" style={{ gap: '0 14px' }}>
+          <div className="two columns">
             <label className="field">
               <span>Cup</span>
               <Select
                 aria-label="Flow cup"
                 value={cup}
                 onChange={setCup}
-                style={{ width: '100%' }}
+                className="wide"
                 options={FLOW_CUPS.map((c) => ({ value: c.key, label: c.name }))}
               />
             </label>

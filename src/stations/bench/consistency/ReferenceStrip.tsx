@@ -9,6 +9,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { correctAction, referenceAction } from './actions'
 import type { DeskBottle } from './queries'
+import styles from './consistency.module.css'
 
 /** Drops a maker adds by eye at the table. */
 const SIX = 6
@@ -47,14 +48,14 @@ export function ReferenceStrip({
   const likeS = reference ? beside!.get(reference.id)!.levelTimeS : undefined
   return (
     <>
-      <ol className="strip">
+      <ol className={styles.strip}>
         {bottles.map((b) => {
           const x = beside?.get(b.id)
           const seconds = x?.levelTimeS ?? Math.exp(b.belief.a - b.belief.b * b.w)
           const drops = x ? Math.round(x.waterUl / DROP_UL) : 0
           return (
             <li key={b.id} data-chosen={b.id === chosen ? '' : undefined} data-testid="strip">
-              <button type="button" className="strip-name" onClick={() => onChoose(b.id)}>
+              <button type="button" className={styles.stripName} onClick={() => onChoose(b.id)}>
                 <Chip hex={b.hex} sheen={b.sheen} size={34} />
                 <b>{b.label}</b>
               </button>
@@ -62,7 +63,7 @@ export function ReferenceStrip({
               <span>
                 {seconds.toFixed(1)} s{b.points.length ? '' : ', expected'}
               </span>
-              <span className="strip-say">
+              <span className={styles.stripSay}>
                 {b.isReference
                   ? 'the reference'
                   : !x
@@ -82,7 +83,7 @@ export function ReferenceStrip({
                   Not the reference
                 </button>
               ) : reference ? (
-                <span className="strip-do">
+                <span className={styles.stripDo}>
                   {[...new Set([SIX, drops])]
                     .filter((n) => n > 0 && n * DROP_UL <= b.roomUl)
                     .map((n) => (

@@ -25,7 +25,7 @@ export function BeginByEye({ open }: { open: readonly OpenMixing[] }) {
       </div>
       <BenchNav here="/bench/eye" />
       <OpenMixings open={open} />
-      <section className="panel" style={{ maxWidth: 720 }}>
+      <section className="panel page760">
         <h2>Mix by eye</h2>
         <p>
           Say what goes in and pour as you are used to. Each addition is booked as the scale comes to rest; the recipe

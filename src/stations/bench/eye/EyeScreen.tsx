@@ -30,6 +30,8 @@ import { useTyped } from '../guide/useTyped'
 import type { EyeMixing } from '@/db/mixings/write'
 import { SaveRecipe } from '../recipes/SaveRecipe'
 import { PLAIN } from '../start'
+import benchStyles from '../bench.module.css'
+import eyeStyles from './eye.module.css'
 
 /** A bottle whose mix can go in, with what it holds. */
 export interface Pourable {
@@ -144,17 +146,17 @@ export function EyeScreen({
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: sending }}>
-        <div className="guide frame-dark" data-step={filling ? 'label' : 'eye'}>
-          <header className="guide-head">
+        <div className={`${benchStyles.guide} frame-dark`} data-step={filling ? 'label' : 'eye'}>
+          <header className={benchStyles.guideHead}>
             <h1>Pour first, read after</h1>
-            <span style={{ flex: 1 }} />
+            <span className="fill" />
             {draft ? <SaveRecipe draft={draft} role="pour" technique="straight" /> : null}
             <Link className="go second" href="/bench/eye" onClick={() => router.refresh()}>
               Leave
             </Link>
           </header>
-          <div className="guide-body">
-            <section className="guide-main">
+          <div className={benchStyles.guideBody}>
+            <section>
               {mix.trouble ? <Notice kind="warning">{mix.trouble}</Notice> : null}
               {filling && read ? (
                 <BottleForm
@@ -182,7 +184,7 @@ export function EyeScreen({
                         aria-label="What goes in now"
                         placeholder="What goes in now?"
                         value={state.now?.id}
-                        style={{ width: '100%' }}
+                        className="wide"
                         onChange={choose}
                         options={[
                           { label: 'Paints', options: list(materials, 'paint') },
@@ -193,7 +195,7 @@ export function EyeScreen({
                       />
                     </span>
                   </div>
-                  <div className="row" style={{ flexWrap: 'wrap' }}>
+                  <div className="row wrap">
                     {recent.map((id) => (
                       <button
                         key={id}
@@ -206,18 +208,18 @@ export function EyeScreen({
                       </button>
                     ))}
                   </div>
-                  <div className="guide-number" data-testid="eye-live">
+                  <div className={benchStyles.guideNumber} data-testid="eye-live">
                     {live > 0.2 ? `+${live.toFixed(1)}` : '0.0'}
                     <span> g</span>
                   </div>
-                  <p className="guide-under">
+                  <p className={benchStyles.guideUnder}>
                     {state.baselineG === null && here
                       ? 'Set the empty cup on the scale and tap'
                       : now
                         ? `pour ${nameOf(state.now!.id)}; it is booked when the scale stands`
                         : 'say what goes in'}
                   </p>
-                  <div className="guide-type">
+                  <div className={benchStyles.guideType}>
                     <label>
                       <span>Or type it</span>
                       <HandInput
@@ -231,7 +233,7 @@ export function EyeScreen({
                     </label>
                   </div>
                   <FluidOunceTrap typed={typed} densityGPerMl={density} />
-                  <ol className="eye-list">
+                  <ol className={eyeStyles.eyeList}>
                     {state.additions.map((a, i) => (
                       <li key={i} data-testid="addition" data-ul={a.ul}>
                         <Chip hex={byId.get(a.id)?.hex ?? bottleById.get(a.id)?.hex ?? null} /> {nameOf(a.id)}{' '}
@@ -242,7 +244,7 @@ export function EyeScreen({
                 </>
               )}
             </section>
-            <aside className="guide-cup">
+            <aside className={benchStyles.guideCup}>
               <Cup
                 dark
                 height={250}
@@ -256,7 +258,7 @@ export function EyeScreen({
               />
               <ScaleLine scale={scale} wanted={now ? 30 * density : undefined} />
               {read ? (
-                <div className="eye-read" data-testid="read-back">
+                <div className={eyeStyles.eyeRead} data-testid="read-back">
                   <div className="chipline">
                     {colour ? <Chip hex={colour.hex} size={44} /> : null}
                     <b style={{ fontSize: '1.5rem' }}>
@@ -266,14 +268,10 @@ export function EyeScreen({
                     </b>
                   </div>
                   <small className="muted">medium : paint by volume · {formatVolume(read.totalUl)}</small>
-                  {colour ? (
-                    <small className="muted" style={{ display: 'block' }}>
-                      colour {colour.how} ΔE00
-                    </small>
-                  ) : null}
-                  <dl className="facts" style={{ marginTop: 8 }}>
+                  {colour ? <small className="muted block">colour {colour.how} ΔE00</small> : null}
+                  <dl className="facts near">
                     {read.shares.slice(0, 6).map((s) => (
-                      <div key={s.materialId} style={{ display: 'contents' }}>
+                      <div key={s.materialId} className="contents">
                         <dt>{s.name}</dt>
                         <dd>{Math.round(100 * s.share)} %</dd>
                       </div>
@@ -290,11 +288,11 @@ export function EyeScreen({
               ) : null}
             </aside>
           </div>
-          <footer className="guide-foot">
+          <footer className={benchStyles.guideFoot}>
             <button type="button" className="guide-key" onClick={undo} disabled={!undo || sending}>
               {filling ? 'Back' : 'Undo'} <kbd>Z</kbd>
             </button>
-            <span ref={setPlace} className="guide-place" />
+            <span ref={setPlace} className={benchStyles.guidePlace} />
           </footer>
         </div>
       </KeyPlace>

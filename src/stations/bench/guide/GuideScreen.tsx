@@ -22,6 +22,8 @@ import type { StepProps } from './stepProps'
 import { useMixing } from './useMixing'
 import { useTone } from './useTone'
 import type { GuidedMixing } from '@/db/mixings/write'
+import benchStyles from '../bench.module.css'
+import guideStyles from './guide.module.css'
 
 const PLACES = [
   ['prepare', 'Shake, strain'],
@@ -72,10 +74,10 @@ export function GuideScreen({
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: guide.sending }}>
-        <div className="guide frame-dark" data-step={state.step}>
-          <header className="guide-head">
+        <div className={`${benchStyles.guide} frame-dark`} data-step={state.step}>
+          <header className={benchStyles.guideHead}>
             <h1>{plan.label || 'A mix'}</h1>
-            <ol className="guide-places" aria-label="Steps">
+            <ol className={guideStyles.guidePlaces} aria-label="Steps">
               {PLACES.map(([key, name]) => (
                 <li key={key} aria-current={key === here ? 'step' : undefined}>
                   {key === 'pour' && here === 'pour'
@@ -91,8 +93,8 @@ export function GuideScreen({
               Leave
             </Link>
           </header>
-          <div className="guide-body">
-            <section className="guide-main" aria-live="polite">
+          <div className={benchStyles.guideBody}>
+            <section aria-live="polite">
               {guide.trouble ? <Notice kind="warning">{guide.trouble}</Notice> : null}
               {state.step === 'prepare' ? (
                 <Plain {...step} title="First" list={plan.prepare} otherwise="Nothing to shake. Go on." label="Done" />
@@ -111,7 +113,7 @@ export function GuideScreen({
               {state.step === 'judge' ? <JudgeStep {...step} /> : null}
               {state.step === 'label' ? <LabelStep {...step} mixingId={start.id} /> : null}
             </section>
-            <aside className="guide-cup">
+            <aside className={benchStyles.guideCup}>
               <Cup
                 layers={shown}
                 fullUl={Math.max(plan.cupUl ?? 0, wholeUl * 1.12, totalUl, 1)}
@@ -125,12 +127,12 @@ export function GuideScreen({
               <ScaleLine scale={scale} wanted={pouring ? pouring.leftG : undefined} />
             </aside>
           </div>
-          <footer className="guide-foot">
+          <footer className={benchStyles.guideFoot}>
             <button type="button" className="guide-key" onClick={undo} disabled={!undo}>
               Undo <kbd>Z</kbd>
               <small>{undo ? lastOf(guide.events as readonly GuideEvent[]) : ''}</small>
             </button>
-            <span ref={setPlace} className="guide-place" />
+            <span ref={setPlace} className={benchStyles.guidePlace} />
           </footer>
         </div>
       </KeyPlace>
@@ -160,15 +162,15 @@ function Plain({
   return (
     <>
       <StepKey label={label} next={() => send({ kind: 'next' })} />
-      <h2 className="guide-title">{title}</h2>
+      <h2 className={guideStyles.guideTitle}>{title}</h2>
       {list.length ? (
-        <ul className="guide-list">
+        <ul className={guideStyles.guideList}>
           {list.map((l) => (
             <li key={l}>{l}</li>
           ))}
         </ul>
       ) : (
-        <p className="guide-say">{otherwise}</p>
+        <p className={benchStyles.guideSay}>{otherwise}</p>
       )}
     </>
   )
@@ -184,25 +186,25 @@ function CupStep({ send, scale, plan, say }: StepProps) {
   return (
     <>
       <StepKey label={scale.here ? 'Tare' : 'No scale: by volume'} next={next} />
-      <h2 className="guide-title">Set the empty cup on the scale</h2>
-      <p className="guide-say">
+      <h2 className={guideStyles.guideTitle}>Set the empty cup on the scale</h2>
+      <p className={benchStyles.guideSay}>
         {formatMl(sum)} will go in{plan.cupUl ? `; the cup holds ${formatMl(plan.cupUl)}` : ''}. Set the scale to grams:
         one that shows fl oz takes everything for water.
       </p>
       {plan.cupUl !== null && sum > plan.cupUl ? (
         <Notice kind="warning">The cup is too small for this. Take a larger one, or go back and mix less.</Notice>
       ) : null}
-      {!scale.here ? <p className="guide-say">{scale.why}</p> : null}
+      {!scale.here ? <p className={benchStyles.guideSay}>{scale.why}</p> : null}
     </>
   )
 }
 
 function Ended({ vesselId }: { vesselId: string | null }) {
   return (
-    <div className="guide frame-dark">
-      <div className="guide-main" style={{ padding: 60 }}>
-        <h2 className="guide-title">This mix is finished</h2>
-        <p className="guide-say">
+    <div className={`${benchStyles.guide} frame-dark`}>
+      <div style={{ padding: 60 }}>
+        <h2 className={guideStyles.guideTitle}>This mix is finished</h2>
+        <p className={benchStyles.guideSay}>
           <Link href={vesselId ? `/rack/${vesselId}` : '/rack'}>{vesselId ? 'To its bottle' : 'To the rack'}</Link>
         </p>
       </div>

@@ -15,6 +15,8 @@ import type { StepProps } from './stepProps'
 import { StepKey } from './StepKey'
 import { amountsOf } from './pouring'
 import { useTyped } from './useTyped'
+import guideStyles from './guide.module.css'
+import benchStyles from '../bench.module.css'
 
 /** Time the mound, hear how much water, add it, time it again; until it is as wanted. */
 export function JudgeStep(props: StepProps) {
@@ -37,16 +39,16 @@ function WatchPart({ plan, send, state }: StepProps) {
   return (
     <>
       <StepKey label={watch.running ? 'The mound is gone' : 'The ribbon stops'} next={watch.press} always />
-      <h2 className="guide-title">Time the mound, {watch.turn}</h2>
-      <div className="guide-number guide-number-mid" data-testid="watch">
+      <h2 className={guideStyles.guideTitle}>Time the mound, {watch.turn}</h2>
+      <div className={`${benchStyles.guideNumber} ${guideStyles.guideNumberMid}`} data-testid="watch">
         {watch.seconds.toFixed(1)}
         <span> s</span>
       </div>
-      <p className="guide-under">
+      <p className={benchStyles.guideUnder}>
         {watch.running ? 'press when the mound is gone' : 'press when the ribbon stops falling'} · wanted{' '}
         {plan.bandS[0]}–{plan.bandS[1]} s
       </p>
-      <p className="guide-say">
+      <p className={benchStyles.guideSay}>
         {watch.said ? `So far ${watch.said}. ` : ''}
         {watch.enough ? (
           <button type="button" className="plain" onClick={watch.enough}>
@@ -98,7 +100,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
   return (
     <>
       <StepKey label={label} next={() => (done ? send({ kind: 'good' }) : add())} />
-      <h2 className="guide-title" data-testid="reading">
+      <h2 className={guideStyles.guideTitle} data-testid="reading">
         {last.levelTimeS.toFixed(2)} s{' '}
         <small>
           {last.tries.length > 1
@@ -107,13 +109,13 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
         </small>
       </h2>
       {good ? (
-        <p className="guide-say guide-loud">
+        <p className={`${benchStyles.guideSay} ${guideStyles.guideLoud}`}>
           It is as wanted: {plan.bandS[0]}–{plan.bandS[1]} s.
         </p>
       ) : (
         <>
           <Amount suggestedUl={suggestedUl} mediumUl={advice.mediumUl} weighed={weighedUl > 0} />
-          <p className="guide-say">
+          <p className={benchStyles.guideSay}>
             {adviceSentence(advice)} {adviceSteps(advice)}
           </p>
         </>
@@ -121,7 +123,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
       <p className="muted">
         {water.sentence} {formatMl(state.wateredUl)} of water so far.
       </p>
-      <div className="guide-type">
+      <div className={benchStyles.guideType}>
         <label>
           <span>Or type the water</span>
           <HandInput
@@ -152,11 +154,15 @@ function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediu
   const [number, unit] = (suggestedUl > 0 ? formatSmall(suggestedUl) : formatMl(mediumUl)).split('\u00a0')
   return (
     <>
-      <div className="guide-number guide-number-mid" data-testid="advice" data-ul={suggestedUl}>
+      <div
+        className={`${benchStyles.guideNumber} ${guideStyles.guideNumberMid}`}
+        data-testid="advice"
+        data-ul={suggestedUl}
+      >
         {number}
         <span> {unit}</span>
       </div>
-      <p className="guide-under">
+      <p className={benchStyles.guideUnder}>
         {suggestedUl > 0 ? `${weighed ? 'by the scale' : 'of water'} · ${formatSmallBeside(suggestedUl)}` : 'of medium'}
       </p>
     </>

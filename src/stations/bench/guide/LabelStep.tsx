@@ -10,6 +10,8 @@ import { StepKey } from './StepKey'
 import { readBottle, untypedBottle } from '../bottleDraft'
 import { BottleFields } from '../BottleFields'
 import { sendToBottle } from './toBottle'
+import guideStyles from './guide.module.css'
+import benchStyles from '../bench.module.css'
 
 /** The name on the bottle, how large it is, what it weighs empty; then it is booked and rests. */
 export function LabelStep({ plan, state, units, say, mixingId }: StepProps & { mixingId: string }) {
@@ -65,11 +67,11 @@ export function BottleForm({
         label={busy ? 'Booking…' : findRest ? 'Book it as poured' : 'Book the bottle'}
         next={() => void book()}
       />
-      <h2 className="guide-title">Fill {formatMl(totalUl)} into a bottle</h2>
-      <div className="guide-form">
+      <h2 className={guideStyles.guideTitle}>Fill {formatMl(totalUl)} into a bottle</h2>
+      <div className={guideStyles.guideForm}>
         <BottleFields typed={typed} onChange={(part) => setTyped((t) => ({ ...t, ...part }))} size="large" />
       </div>
-      <p className="guide-say">
+      <p className={benchStyles.guideSay}>
         Rest overnight; two hours are the bare minimum. The label is printed from the bottle’s page.
       </p>
     </>

@@ -3,6 +3,8 @@
 import { formatGrams, formatMl, massMg } from '@/core/quantity/format'
 import type { StepProps } from './stepProps'
 import { StepKey } from './StepKey'
+import guideStyles from './guide.module.css'
+import benchStyles from '../bench.module.css'
 
 /** Too much went in: what the rest becomes, what the batch grows by, and whether the cup holds it. */
 export function OvershootStep({ plan, state, send }: StepProps) {
@@ -15,10 +17,10 @@ export function OvershootStep({ plan, state, send }: StepProps) {
         label={tooSmall ? 'Leave it so' : 'Keep the ratio'}
         next={() => send({ kind: tooSmall ? 'keep' : 'follow' })}
       />
-      <h2 className="guide-title" data-testid="overshoot" data-ul={Math.round(over.byUl)}>
+      <h2 className={guideStyles.guideTitle} data-testid="overshoot" data-ul={Math.round(over.byUl)}>
         {formatMl(over.byUl)} too much {line.name}
       </h2>
-      <p className="guide-say">
+      <p className={benchStyles.guideSay}>
         Nothing is taken out. To keep the ratio the batch grows by <b>{formatMl(over.extraUl)}</b> to{' '}
         <b>{formatMl(over.totalUl)}</b>
         {over.cupHolds === null
@@ -27,7 +29,7 @@ export function OvershootStep({ plan, state, send }: StepProps) {
             ? ', and the cup holds it.'
             : `, and the cup holds only ${formatMl(plan.cupUl!)}: move to a larger one first, or leave it so.`}
       </p>
-      <table className="sheet guide-table">
+      <table className={`sheet ${guideStyles.guideTable}`}>
         <thead>
           <tr>
             <th>Ingredient</th>
@@ -59,8 +61,8 @@ export function OvershootStep({ plan, state, send }: StepProps) {
       </table>
       <button
         type="button"
-        className="go second"
-        style={{ marginTop: 16 }}
+        className="go second below"
+
         onClick={() => send({ kind: over.cupHolds === false ? 'follow' : 'keep' })}
       >
         {over.cupHolds === false ? 'I have a larger cup: keep the ratio' : 'Leave it so, pour the rest as planned'}

@@ -13,6 +13,8 @@ import { StepKey } from './StepKey'
 import { pouredBy, pouringOf } from './pouring'
 import { useTyped } from './useTyped'
 import { WeighOnce } from './WeighOnce'
+import guideStyles from './guide.module.css'
+import benchStyles from '../bench.module.css'
 
 /** How long what was poured may take to show on the screen, ms. */
 const LATE_MS = 1500
@@ -75,27 +77,27 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
   return (
     <>
       <StepKey label={label} next={next} />
-      <h2 className="guide-title chipline">
+      <h2 className={`${guideStyles.guideTitle} chipline`}>
         {line.hex ? <Chip hex={line.hex} size={52} /> : null}
         {line.name}
       </h2>
       {line.byDrop ? (
-        <div className="guide-number" data-testid="left">
+        <div className={benchStyles.guideNumber} data-testid="left">
           {formatDrops(pouring.targetUl)}
         </div>
       ) : (
         <>
-          <div className="guide-number" data-testid="left" data-there={pouring.isThere ? '' : undefined}>
+          <div className={benchStyles.guideNumber} data-testid="left" data-there={pouring.isThere ? '' : undefined}>
             {Math.abs(pouring.leftG).toFixed(Math.abs(pouring.leftG) < 100 ? 1 : 0)}
             <span> g</span>
           </div>
-          <p className="guide-under">
+          <p className={benchStyles.guideUnder}>
             {pouring.isThere ? 'That is it' : over ? 'too much' : 'still to pour'} ·{' '}
             {formatMl(Math.abs(pouring.leftUl))} · {formatFlOz(Math.abs(pouring.leftUl))}
           </p>
         </>
       )}
-      <div className="guide-type">
+      <div className={benchStyles.guideType}>
         <label>
           <span>Or type what went in</span>
           <HandInput

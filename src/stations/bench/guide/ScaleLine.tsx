@@ -1,6 +1,7 @@
 'use client'
 
 import type { useScale } from '@/ui/hooks/useScale'
+import styles from './guide.module.css'
 
 /** Pours of the stand-in: how fast, g/s, and how exact a hand is. */
 const RATE = 28
@@ -9,7 +10,7 @@ const RATE = 28
 export function ScaleLine({ scale, wanted }: { scale: ReturnType<typeof useScale>; wanted?: number | undefined }) {
   return (
     <div
-      className="scale-line"
+      className={styles.scaleLine}
       data-testid="scale"
       data-here={scale.here ? '' : undefined}
       data-grams={scale.grams ?? ''}
@@ -22,7 +23,7 @@ export function ScaleLine({ scale, wanted }: { scale: ReturnType<typeof useScale
             {scale.name}, {scale.overload ? 'take something off' : scale.settledG === null ? 'moving' : 'steady'}
           </small>
           {scale.standIn ? (
-            <span className="scale-hands">
+            <span className={styles.scaleHands}>
               <button type="button" className="plain" onClick={() => void scale.ask({ do: 'place', grams: 32 })}>
                 Cup on
               </button>

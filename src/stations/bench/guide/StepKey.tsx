@@ -3,6 +3,7 @@
 import { createContext, useContext } from 'react'
 import { createPortal } from 'react-dom'
 import { useHandKeys, type Press } from '@/ui/hooks/useHandKeys'
+import styles from './guide.module.css'
 
 /** Where the one big key is drawn, and whether something is on its way. */
 export const KeyPlace = createContext<{ place: HTMLElement | null; busy: boolean }>({ place: null, busy: false })
@@ -18,7 +19,13 @@ export function StepKey({ label, next, always = false }: { label: string; next: 
   useHandKeys({ next: press })
   if (!place) return null
   return createPortal(
-    <button type="button" className="guide-key guide-next" onClick={(e) => press?.(e.timeStamp)} disabled={held}>
+    <button
+      type="button"
+      className={`guide-key ${styles.guideNext}`}
+      data-testid="next"
+      onClick={(e) => press?.(e.timeStamp)}
+      disabled={held}
+    >
       {label} <kbd>Space</kbd>
     </button>,
     place,

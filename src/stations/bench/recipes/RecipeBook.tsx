@@ -29,6 +29,8 @@ import {
   rackWarmthAction,
 } from './actions'
 import type { RecipeBody } from '@/db/recipes/schema'
+import recipesStyles from './recipes.module.css'
+import benchStyles from '../bench.module.css'
 
 interface Props {
   recipes: NamedRecipe<RecipeBody>[]
@@ -85,25 +87,25 @@ function Recipes({
       </EmptyState>
     )
   return (
-    <ul className="recipes">
+    <ul className={recipesStyles.recipes}>
       {recipes.map((r) => {
         const { body, version } = r.versions[0]!
         return (
           <li key={r.id} className="panel">
-            <div className="head" style={{ marginBottom: 8 }}>
-              <h2 style={{ margin: 0, marginRight: 'auto' }}>{r.name}</h2>
+            <div className="head close">
+              <h2 className="flush push">{r.name}</h2>
               <Link className="go" href={`/bench?recipe=${r.id}.${version}`}>
                 Mix it
               </Link>
             </div>
-            <div className="chipline" style={{ flexWrap: 'wrap' }}>
+            <div className="chipline wrap">
               {body.paints.map((p) => (
                 <span key={p.id} className="chipline">
                   <Chip hex={byId.get(p.id)?.hex ?? null} /> {byId.get(p.id)?.name ?? 'gone since'} {p.parts}
                 </span>
               ))}
             </div>
-            <p style={{ margin: '6px 0' }}>
+            <p className="between">
               {body.ratio || 'house ratio'} ·{' '}
               {body.mediums.map((m) => `${byId.get(m.id)?.name ?? 'gone since'} ${m.parts}`).join(', ') || 'no medium'}
               {body.waterParts ? ` · water ${body.waterParts}` : ''}
@@ -112,15 +114,15 @@ function Recipes({
                 : ''}
             </p>
             {body.steps.length ? (
-              <ol className="said-steps">
+              <ol className={benchStyles.saidSteps}>
                 {body.steps.map((s) => (
                   <li key={s}>{s}</li>
                 ))}
               </ol>
             ) : null}
-            <p className="muted" style={{ margin: 0 }}>
+            <p className="muted flush">
               {r.versions.map((v) => (
-                <span key={v.version} style={{ display: 'block' }}>
+                <span key={v.version} className="block">
                   <Link href={`/bench?recipe=${r.id}.${v.version}`}>Version {v.version}</Link>,{' '}
                   {ago(v.at, new Date(now))}
                   {v.by ? `, ${v.by}` : ''}
@@ -179,7 +181,7 @@ function RatioRow({
           {name}
         </span>
       </td>
-      <td style={{ width: 160 }}>
+      <td className="w190">
         <Input
           value={typed}
           aria-label={`Medium : paint for ${name}`}
@@ -255,7 +257,7 @@ function Ratios({ rules, materials }: { rules: RulesRow; materials: Material[] }
           aria-label="Paint with a ratio of its own"
           placeholder="Add a paint"
           value={null}
-          style={{ width: '100%', marginTop: 10 }}
+          className="wide under"
           onChange={(v: string | null) => setAdding(v ?? undefined)}
           options={paints.map((p) => ({ value: p.id, label: p.name }))}
         />
@@ -268,7 +270,7 @@ function Ratios({ rules, materials }: { rules: RulesRow; materials: Material[] }
 function Schools({ rules }: { rules: RulesRow }) {
   const schools = schoolsOf(rulesOf(rules))
   return (
-    <ul className="recipes">
+    <ul className={recipesStyles.recipes}>
       {schools.map((s) => (
         <SchoolCard key={`${s.key} ${s.lines.map((l) => l.parts).join()} ${s.steps.length}`} school={s} />
       ))}
@@ -296,8 +298,8 @@ function SchoolCard({ school }: { school: School }) {
     )
   return (
     <li className="panel">
-      <div className="head" style={{ marginBottom: 8 }}>
-        <h2 style={{ margin: 0, marginRight: 'auto' }}>{school.name}</h2>
+      <div className="head close">
+        <h2 className="flush push">{school.name}</h2>
         {changed ? (
           <Button onClick={save} loading={pending}>
             Keep
@@ -313,7 +315,7 @@ function SchoolCard({ school }: { school: School }) {
           <Input
             value={parts[i]!}
             inputMode="decimal"
-            style={{ width: 84 }}
+            className="w90"
             aria-label={`${school.name}: parts of ${l.what}`}
             onChange={(e) => setParts(parts.map((p, k) => (k === i ? e.target.value : p)))}
           />
@@ -359,7 +361,7 @@ function BandsAndShelf({ rules }: { rules: RulesRow }) {
             <Input
               value={r.fromS}
               inputMode="decimal"
-              style={{ width: 84 }}
+              className="w90"
               aria-label={`Seconds of band ${i + 1}`}
               onChange={(e) => set(i, { fromS: e.target.value })}
             />
@@ -391,7 +393,7 @@ function BandsAndShelf({ rules }: { rules: RulesRow }) {
           <Input
             value={shelf}
             inputMode="numeric"
-            style={{ width: 100 }}
+            className="w120"
             aria-label="How warm the rack stands"
             onChange={(e) => setShelf(e.target.value)}
           />{' '}

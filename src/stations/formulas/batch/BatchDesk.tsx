@@ -18,6 +18,7 @@ import { saveBatchAction } from '../actions'
 import { planBatch, type ContainerPlan } from './plan'
 import type { BatchState } from '@/db/formulas/batchSchema'
 import { useKept, type SendBatch } from './useKept'
+import styles from './batch.module.css'
 
 /** Room to pour over from one container to the next while boxing: the half of it. */
 const SHARE = 0.5
@@ -66,7 +67,7 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
   const keptLab = hexToLab(state.keptHex)
   return (
     <>
-      <div className="batch-head">
+      <div className={styles.batchHead}>
         <Chip hex={state.keptHex} sheen="matte" size={44} />
         <span>
           <b>{formatMl(state.paintUl)} of paint</b> in {state.containers}{' '}
@@ -77,12 +78,12 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
             {batch.formulaName}, version {batch.formulaVersion}
           </small>
         </span>
-        <Button className="no-print" onClick={() => window.print()}>
+        <Button className={styles.noPrint} onClick={() => window.print()}>
           Print the card
         </Button>
       </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-      <div className="batch">
+      <div className={styles.batch}>
         {containers.map((c, i) => (
           <section className="panel" key={i} aria-label={`Container ${i + 1}`}>
             <h2>Container {i + 1}</h2>
@@ -95,8 +96,8 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
               index={i}
             />
             <Steps plan={c} index={i} state={state} paints={byId} toggle={toggle} />
-            <div className="no-print batch-read">
-              <p style={{ margin: '12px 0 6px' }}>
+            <div className={`${styles.noPrint} batch-read`}>
+              <p className="between">
                 <b>Compare with the kept swatch</b>
               </p>
               <ColourReader
@@ -133,7 +134,7 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
           </section>
         ))}
       </div>
-      <section className="panel no-print" style={{ marginTop: 20 }} aria-label="Boxing">
+      <section className={`panel ${styles.noPrint}`} style={{ marginTop: 20 }} aria-label="Boxing">
         <h2>All alike?</h2>
         {state.containers === 1 ? (
           <p className="muted">One container is alike by itself.</p>
@@ -144,7 +145,7 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
         ) : (
           <Alike state={state} onBoxed={() => keep((now) => ({ ...now, boxed: now.boxed + 1, readings: [] }))} />
         )}
-        <div className="tools" style={{ margin: '14px 0 0' }}>
+        <div className="tools after">
           <Button type="primary" size="large" loading={pending} onClick={() => keep((now) => now, !batch.done)}>
             {batch.done ? 'Open it again' : 'The batch is done'}
           </Button>
@@ -202,11 +203,11 @@ function Steps({
     { key: `${index}/water`, ul: plan.waterUl, text: 'water, by and by', hint: 'compare again', hex: null },
   ].filter((r) => r.ul > 0)
   return (
-    <ol className="batch-steps">
+    <ol className={styles.batchSteps}>
       {rows.map((r) => (
         <li key={r.key}>
           <Checkbox className="big-check" checked={state.done.includes(r.key)} onChange={() => toggle(r.key)}>
-            <span className="batch-step">
+            <span className={styles.batchStep}>
               <b className="num">{formatMl(r.ul)}</b>
               <small className="muted num">{formatFlOz(r.ul)}</small>
               <span className="chipline">

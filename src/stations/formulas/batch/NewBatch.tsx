@@ -115,7 +115,7 @@ export function NewBatch({
     </div>
   )
   return (
-    <section className="panel" style={{ maxWidth: 860 }} aria-label="New batch">
+    <section className="panel page860" aria-label="New batch">
       <label className="field">
         <span>Colour</span>
         <Select
@@ -124,7 +124,7 @@ export function NewBatch({
           optionFilterProp="label"
           value={formulaId}
           onChange={setFormulaId}
-          style={{ width: '100%' }}
+          className="wide"
           options={formulas.map((x) => ({ value: x.id, label: x.name }))}
         />
       </label>
@@ -144,7 +144,7 @@ export function NewBatch({
         {text('water', 'Water to one of paint')}
       </div>
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
-      <div className="tools" style={{ margin: '14px 0 0' }}>
+      <div className="tools after">
         <Button type="primary" size="large" loading={pending} onClick={begin}>
           Begin the batch
         </Button>

@@ -27,6 +27,7 @@ import { inUnit, viewOf, type Row, type Unit } from './deskDraft'
 import { MixPicture } from './MixPicture'
 import { PartsTable } from './PartsTable'
 import { SaveFormula, type Kept } from './SaveFormula'
+import styles from './desk.module.css'
 
 /** Share of medium taken for the wet look: 2 : 1. */
 const USUAL_MEDIUM = 2 / 3
@@ -130,14 +131,14 @@ export function FormulaDesk({
               </dd>
               <dt>Wet</dt>
               <dd>
-                <span className="row" style={{ margin: 0 }}>
+                <span className="row flush">
                   lighter by about {shift.darker.toFixed(1)} in
                   <Select
                     size="small"
                     aria-label="What carries it"
                     value={medium}
                     onChange={setMedium}
-                    style={{ minWidth: 170 }}
+                    className="min200"
                     options={[
                       { value: '', label: 'nothing, paint alone' },
                       ...MEDIUM_KINDS.map((k) => ({ value: k, label: k })),
@@ -185,7 +186,7 @@ export function FormulaDesk({
                   value={groundKey}
                   onChange={setGroundKey}
                   popupMatchSelectWidth={false}
-                  style={{ minWidth: 200 }}
+                  className="min200"
                   options={studio.map((c) => ({ value: `${c.kind}:${c.id}`, label: `${c.label} (${c.kind})` }))}
                 />
               </dd>
@@ -199,9 +200,7 @@ export function FormulaDesk({
               </dd>
             </dl>
           ) : (
-            <p className="muted" style={{ margin: 0 }}>
-              Choose paints and give them amounts: the colour is worked out as you type.
-            </p>
+            <p className="muted flush">Choose paints and give them amounts: the colour is worked out as you type.</p>
           )}
           {needsPigmentCare(pigments) ? (
             <Notice kind="warning">
@@ -213,7 +212,7 @@ export function FormulaDesk({
         {used.length > 1 ? (
           <section className="panel" aria-label="In steps">
             <h2>{formatMl(view.batchUl)} in steps</h2>
-            <ol className="steps">
+            <ol className={styles.steps}>
               {view.steps.map((s, i) => (
                 <li key={i}>
                   <b className="num">{formatMl(s.ul)}</b> {byId.get(s.id)!.name}
@@ -244,7 +243,7 @@ export function FormulaDesk({
             </Notice>
           ))}
           {unit === 'parts' ? (
-            <label className="field" style={{ margin: '14px 0 0' }}>
+            <label className="field after">
               <span>Paint in the batch</span>
               <Input
                 value={batch}
@@ -255,7 +254,7 @@ export function FormulaDesk({
             </label>
           ) : null}
           {used.length ? (
-            <div className="tools" style={{ margin: '14px 0 0' }}>
+            <div className="tools after">
               <Link
                 className="go second"
                 href={`/bench?paints=${ids}&parts=${parts}${kept ? `&formula=${kept.id}.${kept.version}` : ''}`}

@@ -4,6 +4,7 @@ import { sheenFill } from '@/ui/pictures/SheenDefs'
 import { SplitDisc } from '@/ui/pictures/SplitDisc'
 import { labOfTarget, type Target } from '../target/target'
 import type { Used } from './deskDraft'
+import styles from './desk.module.css'
 
 /** The mix on neutral grey: dry beside wet, the cups it comes from, over a drawdown card, and against the target. */
 export function MixPicture({
@@ -23,7 +24,7 @@ export function MixPicture({
   const most = Math.max(...used.map((u) => u.parts))
   const width = Math.min(110, 560 / Math.max(1, used.length))
   return (
-    <div className="neutral mix-picture">
+    <div className={`neutral ${styles.mixPicture}`}>
       <svg
         viewBox="0 0 600 330"
         width="100%"
@@ -36,10 +37,10 @@ export function MixPicture({
             <rect width="410" height="210" fill={sheenFill(prediction.sheen)} />
             <rect x="410" width="190" height="210" fill={wetHex} />
             <rect x="410" width="190" height="210" fill={sheenFill('gloss')} opacity=".55" />
-            <text x="12" y="200" className="on-swatch">
+            <text x="12" y="200" className={styles.onSwatch}>
               dry
             </text>
-            <text x="422" y="200" className="on-swatch">
+            <text x="422" y="200" className={styles.onSwatch}>
               wet
             </text>
           </>
@@ -69,7 +70,7 @@ export function MixPicture({
         })}
       </svg>
       {prediction ? (
-        <div className="mix-beside">
+        <div className={styles.mixBeside}>
           <figure>
             <svg
               viewBox="0 0 150 110"

@@ -6,6 +6,7 @@ import { formatMl } from '@/core/quantity/format'
 import type { Material } from '@/db/materials/mixable'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { UNITS, type DeskView, type Row, type Unit } from './deskDraft'
+import styles from './desk.module.css'
 
 /** The paints of a formula with their amounts, in one unit for all, and what a drop of each does. */
 export function PartsTable({
@@ -33,7 +34,7 @@ export function PartsTable({
         value={unit}
         onChange={onUnit}
         aria-label="Unit of the amounts"
-        style={{ marginBottom: 12 }}
+        className="apart"
       />
       {rows.map((r, i) => {
         const material = paints.find((p) => p.id === r.id)
@@ -42,7 +43,7 @@ export function PartsTable({
         const strong =
           used && view.prediction && isStrong({ id: r.id, parts: used.parts, pull: view.prediction.pull[at]! }, total)
         return (
-          <div className="part" key={i}>
+          <div className={styles.part} key={i}>
             <Chip hex={material?.hex ?? null} sheen={material?.sheen ?? 'satin'} size={34} />
             <Select
               showSearch
@@ -50,7 +51,7 @@ export function PartsTable({
               aria-label="Choose a paint"
               placeholder="Choose a paint"
               value={r.id || undefined}
-              style={{ width: '100%', minWidth: 0 }}
+              className="wide"
               popupMatchSelectWidth={false}
               onChange={(id: string) => set(i, { id })}
               options={paints.map((p) => ({ value: p.id, label: p.name, maker: p.maker }))}
@@ -74,7 +75,7 @@ export function PartsTable({
               ×
             </Button>
             {used ? (
-              <small className="muted part-note">
+              <small className={`muted ${styles.partNote}`}>
                 {(100 * used.share).toFixed(used.share < 0.1 ? 1 : 0)} % · {formatMl(used.ul)} ·{' '}
                 {used.oneDrop >= 0.05
                   ? `one drop more: ΔE ${used.oneDrop.toFixed(1)}`

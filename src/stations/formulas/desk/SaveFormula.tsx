@@ -74,13 +74,13 @@ export function SaveFormula({
             placeholder="no paint"
             value={standsInFor}
             onChange={(v: string | undefined) => setStandsInFor(v ?? null)}
-            style={{ width: '100%' }}
+            className="wide"
             options={discontinued.map((d) => ({ value: d.id, label: d.label }))}
           />
         </label>
       ) : null}
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-      <div className="tools" style={{ margin: '4px 0 0' }}>
+      <div className="tools after">
         <Button type="primary" size="large" loading={pending} onClick={save}>
           {kept ? 'Save' : 'Keep the colour'}
         </Button>
@@ -101,7 +101,7 @@ export function SaveFormula({
       </div>
       {away.refusal ? <Notice kind="warning">{away.refusal.message}</Notice> : null}
       {kept ? (
-        <p className="muted" style={{ margin: '10px 0 0' }}>
+        <p className="muted after">
           Another ratio is kept as version {kept.version + 1} or later; versions are never overwritten.
         </p>
       ) : null}

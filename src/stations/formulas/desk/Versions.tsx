@@ -54,7 +54,7 @@ export function Versions({
               <tr key={v.version} aria-current={v.version === shown ? 'true' : undefined}>
                 <td>
                   <Link href={`/formulas/${formulaId}?version=${v.version}`}>{v.version}</Link>
-                  <small className="muted" style={{ display: 'block' }}>
+                  <small className="muted block">
                     {day(v.at, zone)}
                     {v.by ? `, ${v.by}` : ''}
                   </small>
@@ -98,7 +98,7 @@ export function PaintedOut({ formulaId, version }: { formulaId: string; version:
       <h2>Painted out and dry</h2>
       <p className="muted">Its paints are calibrated from it, so that the next formula is surer.</p>
       <ColourReader under={under} onRead={(r: ReadColour) => setDry({ hex: r.hex, reflectance: r.reflectance })} />
-      <div className="row" style={{ flexWrap: 'wrap', marginTop: 12 }}>
+      <div className="row wrap under">
         <span>dry</span>
         <ColorPicker
           showText
@@ -116,18 +116,18 @@ export function PaintedOut({ formulaId, version }: { formulaId: string; version:
           onChangeComplete={(c) => setWet(c.cleared ? null : c.toHexString().slice(0, 7))}
         />
       </div>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <Select<MediumKind | ''>
           aria-label="Carried by"
           value={medium ?? ''}
-          style={{ minWidth: 180 }}
+          className="min200"
           onChange={(m: MediumKind | '') => setMedium(m || null)}
           options={[{ value: '' as const, label: 'paint alone' }, ...MEDIUM_KINDS.map((k) => ({ value: k, label: k }))]}
         />
         {medium ? (
           <Input
             aria-label="Share of medium, per cent"
-            style={{ width: 90 }}
+            className="w90"
             suffix="%"
             placeholder="66"
             value={share}
@@ -180,9 +180,7 @@ export function UsedInBottles({ bottles, zone }: { bottles: readonly UsedIn[]; z
     <section className="panel" aria-label="Used in">
       <h2>Used in</h2>
       {bottles.length === 0 ? (
-        <p className="muted" style={{ margin: 0 }}>
-          No bottle yet. Mixed at the bench from here, a bottle remembers its formula.
-        </p>
+        <p className="muted flush">No bottle yet. Mixed at the bench from here, a bottle remembers its formula.</p>
       ) : null}
       {bottles.map((b) => (
         <Link key={b.bottleId} href={`/rack/${b.bottleId}`} className="chipline" style={{ minHeight: 44 }}>

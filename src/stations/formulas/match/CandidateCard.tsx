@@ -13,6 +13,7 @@ import { SplitDisc } from '@/ui/pictures/SplitDisc'
 import { hidingWords } from '../desk/MixPicture'
 import { formulaPaint } from '../formulaPaint'
 import type { Target } from '../target/target'
+import styles from './match.module.css'
 
 /** From this shift in lamp light on a match is said to change with the light. Common practice, no published source. */
 const SHIFTS = 1.5
@@ -43,18 +44,18 @@ export function CandidateCard({
   const lamp = target.reflectance ? metamerismIndex(target.reflectance, spectrum, 'A') : 0
   const query = `paints=${paints.map((p) => p.id).join(',')}&parts=${c.parts.join(',')}`
   return (
-    <li className="candidate">
-      <div className="neutral candidate-disc">
+    <li className={styles.candidate} data-testid="candidate">
+      <div className={`neutral ${styles.candidateDisc}`}>
         <SplitDisc left={target.hex} right={hex} labels={[target.label, 'this mix']} size={118} />
       </div>
       <div>
-        <p className="candidate-head">
+        <p className={styles.candidateHead}>
           <b>{differenceInWords(c.deltaE)}</b>{' '}
           <span className="muted">
             ΔE00 {c.deltaE.toFixed(1)}, {sure.how}
           </span>
         </p>
-        <ul className="candidate-parts">
+        <ul className={styles.candidateParts}>
           {paints.map((p, i) => (
             <li key={p.id} className="chipline">
               <b className="num">{c.parts[i]}</b>
@@ -63,7 +64,7 @@ export function CandidateCard({
             </li>
           ))}
         </ul>
-        <p className="muted candidate-facts">
+        <p className={`muted ${styles.candidateFacts}`}>
           {hidingWords(c.contrastRatio)} ·{' '}
           {c.perMl === null ? 'a price is missing' : `${formatMoney(c.perMl, currency, 3)} a ml`} ·{' '}
           {c.pigments.length
@@ -73,7 +74,7 @@ export function CandidateCard({
           {lamp > SHIFTS ? <b> · in lamp light it differs by ΔE00 {lamp.toFixed(1)} more</b> : null}
         </p>
       </div>
-      <div className="candidate-go">
+      <div className={styles.candidateGo}>
         <Link className="go" href={`/bench?${query}${volumeUl ? `&ul=${volumeUl}` : ''}`} prefetch={false}>
           To the bench
         </Link>

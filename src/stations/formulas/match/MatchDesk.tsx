@@ -16,6 +16,8 @@ import { spectrumOfTarget, type Coloured, type Target } from '../target/target'
 import { TargetPicker } from '../target/TargetPicker'
 import { useSearch } from '../useSearch'
 import { CandidateCard } from './CandidateCard'
+import formulasStyles from '../formulas.module.css'
+import matchStyles from './match.module.css'
 
 const FROM = ['On hand', 'Tray', 'Drawer'] as const
 type From = (typeof FROM)[number]
@@ -93,15 +95,13 @@ export function MatchDesk({
   }, [found, asked])
   const options = paints.map((p) => ({ value: p.id, label: p.maker ? `${p.name} · ${p.maker}` : p.name }))
   return (
-    <div className="match">
+    <div className={formulasStyles.match}>
       <section className="panel" aria-label="What to match">
         <h2>The colour</h2>
         <TargetPicker target={target} onTarget={setTarget} studio={studio} />
-        <h2 style={{ marginTop: 20 }}>From which paints</h2>
+        <h2 className="below">From which paints</h2>
         <Segmented block options={[...FROM]} value={from} onChange={setFrom} aria-label="From which paints" />
-        <p className="muted" style={{ margin: '6px 0 10px' }}>
-          {pool.length} paints
-        </p>
+        <p className="muted between">{pool.length} paints</p>
         <label className="field">
           <span>Must be in it</span>
           <Select
@@ -113,7 +113,7 @@ export function MatchDesk({
             options={options}
             maxCount={4}
             placeholder="no paint"
-            style={{ width: '100%' }}
+            className="wide"
           />
         </label>
         <label className="field">
@@ -126,10 +126,10 @@ export function MatchDesk({
             onChange={setBans}
             options={options}
             placeholder="no paint"
-            style={{ width: '100%' }}
+            className="wide"
           />
         </label>
-        <div className="two" style={{ gap: 12 }}>
+        <div className="two gap">
           <label className="field">
             <span>Up to</span>
             <Select
@@ -137,7 +137,7 @@ export function MatchDesk({
               value={most}
               onChange={setMost}
               options={([1, 2, 3, 4] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))}
-              style={{ width: '100%' }}
+              className="wide"
             />
           </label>
           <label className="field">
@@ -147,14 +147,14 @@ export function MatchDesk({
               value={largest}
               onChange={setLargest}
               options={[5, 10, 20, 40, 100].map((n) => ({ value: n, label: String(n) }))}
-              style={{ width: '100%' }}
+              className="wide"
             />
           </label>
         </div>
         <Checkbox checked={flakes} onChange={(e) => setFlakes(e.target.checked)}>
           Flakes and fluorescents too
         </Checkbox>
-        <div className="tools" style={{ margin: '14px 0 0' }}>
+        <div className="tools after">
           {progress === undefined ? (
             <Button type="primary" size="large" disabled={!target} onClick={run}>
               Find formulas
@@ -163,7 +163,7 @@ export function MatchDesk({
             <>
               <Progress
                 percent={Math.round(100 * progress)}
-                style={{ flex: 1 }}
+                className="fill"
                 showInfo={false}
                 strokeColor="#1c1c1c"
                 aria-label="Searching"
@@ -179,22 +179,22 @@ export function MatchDesk({
       <section aria-label="Candidates">
         {candidates.length ? (
           <>
-            <div className="row" style={{ marginBottom: 12 }}>
+            <div className="row apart">
               <span className="grow muted" aria-live="polite">
                 {candidates.length} ways, the one to try first on top. The left half of each disc is the target.
               </span>
-              <label className="row" style={{ margin: 0 }}>
+              <label className="row flush">
                 <span>for</span>
                 <Input
                   aria-label="Mixed volume"
                   value={volume}
                   onChange={(e) => setVolume(e.target.value)}
-                  style={{ width: 110 }}
+                  className="w120"
                   status={typed.sentence ? 'error' : ''}
                 />
               </label>
             </div>
-            <ul className="candidates">
+            <ul className={matchStyles.candidates}>
               {candidates.map((c) => (
                 <CandidateCard
                   key={c.set.join()}

@@ -30,6 +30,8 @@ import { pairsOf } from '../shown'
 import { TargetPicker } from '../target/TargetPicker'
 import { useSearch } from '../useSearch'
 import { besidesUl, takenAlong, type Besides, type MendStart } from './cup'
+import formulasStyles from '../formulas.module.css'
+import mendStyles from './mend.module.css'
 
 /** ΔE00 that counts as there, as makers say it. */
 const TOLERANCES = [
@@ -130,7 +132,7 @@ export function MendDesk({
     })
   }
   return (
-    <div className="match mend">
+    <div className={`${formulasStyles.match} ${formulasStyles.mend}`}>
       <div className="grid">
         <section className="panel" aria-label="In the cup">
           <h2>1 What is in it</h2>
@@ -141,7 +143,7 @@ export function MendDesk({
             placeholder="a bottle from the rack, or type below"
             value={start.bottleId}
             onChange={(id: string) => router.push(`/formulas/mend?bottle=${id}`)}
-            style={{ width: '100%', marginBottom: 12 }}
+            className="wide apart"
             options={bottles.map((b) => ({ value: b.id, label: b.label }))}
           />
           <PartsTable
@@ -173,7 +175,7 @@ export function MendDesk({
           ) : null}
           <TargetPicker target={seen} onTarget={setSeen} studio={[]} />
           <Segmented
-            style={{ marginTop: 10 }}
+            className="under"
             value={wet ? 'wet in the cup' : 'a dry swatch'}
             options={['a dry swatch', 'wet in the cup']}
             onChange={(v) => setWet(v === 'wet in the cup')}
@@ -188,7 +190,7 @@ export function MendDesk({
         <section className="panel" aria-label="What it should be">
           <h2>3 What it should be</h2>
           <TargetPicker target={target} onTarget={setTarget} studio={studio} />
-          <div className="two" style={{ gap: 12, marginTop: 12 }}>
+          <div className="two gap under">
             <label className="field">
               <span>Good when</span>
               <Select
@@ -196,7 +198,7 @@ export function MendDesk({
                 value={tolerance}
                 onChange={setTolerance}
                 options={TOLERANCES}
-                style={{ width: '100%' }}
+                className="wide"
               />
             </label>
             <label className="field">
@@ -206,7 +208,7 @@ export function MendDesk({
                 value={most}
                 onChange={setMost}
                 options={([1, 2, 3] as const).map((n) => ({ value: n, label: n === 1 ? '1 paint' : `${n} paints` }))}
-                style={{ width: '100%' }}
+                className="wide"
               />
             </label>
           </div>
@@ -223,7 +225,7 @@ export function MendDesk({
             <div className="row">
               <Progress
                 percent={Math.round(100 * progress)}
-                style={{ flex: 1 }}
+                className="fill"
                 showInfo={false}
                 strokeColor="#1c1c1c"
                 aria-label="Searching"
@@ -266,7 +268,7 @@ const added = (a: Mend['additions'][number]): [string, string] => {
 function Before({ nowHex, target }: { nowHex: string; target: Target }) {
   const off = deltaE00(hexToLab(nowHex), hexToLab(target.hex))
   return (
-    <div className="neutral mend-before">
+    <div className={`neutral ${mendStyles.mendBefore}`}>
       <SplitDisc left={target.hex} right={nowHex} labels={['Target', 'the cup now']} size={260} />
       <p>
         <b>{differenceInWords(off)}</b> ΔE00 {off.toFixed(1)}
@@ -319,14 +321,12 @@ function Result({
           one.
         </Notice>
       )}
-      <section className="panel mend-way">
+      <section className={`panel ${mendStyles.mendWay}`} data-testid="mend-way">
         <WayPicture way={first} asked={asked} cup={cup} size={230} />
         <div>
-          <p className="muted" style={{ margin: 0 }}>
-            {found.reached ? 'The least that mends it' : 'The nearest that can be reached'}
-          </p>
+          <p className="muted flush">{found.reached ? 'The least that mends it' : 'The nearest that can be reached'}</p>
           {first.additions.map((a) => (
-            <p key={a.paint} className="mend-add">
+            <p key={a.paint} className={mendStyles.mendAdd} data-testid="mend-add">
               <b className="big">+{added(a)[0]}</b> <span>{added(a)[1]}</span>
               <Chip hex={asked.pool[a.paint]!.hex} sheen={asked.pool[a.paint]!.sheen!} size={40} />
               <span>

@@ -4,6 +4,7 @@ import { hexToLab } from '@/core/colour/lab'
 import { Chip, Drawdown } from '@/ui/pictures/Drawdown'
 import { EmptyState } from '@/ui/frame/Notice'
 import type { Body, Opacity, Sheen } from '@/core/paint/properties'
+import styles from './named.module.css'
 
 /** A named colour as its card shows it. */
 export interface ColourCard {
@@ -51,7 +52,7 @@ export function NamedColours({ colours, bottled }: { colours: readonly ColourCar
           </Link>
         </EmptyState>
       ) : (
-        <ul className="cards colour-cards">
+        <ul className={`${styles.cards} ${styles.colourCards}`}>
           {colours.map((c) => (
             <li className="card" key={c.id}>
               <Link href={`/formulas/${c.id}`} prefetch={false}>
@@ -64,7 +65,7 @@ export function NamedColours({ colours, bottled }: { colours: readonly ColourCar
                     {c.versions > 1 ? `, version ${c.versions}` : ''}
                   </small>
                   {c.standsInFor ? (
-                    <span className="chipline stands-in">
+                    <span className={`chipline ${styles.standsIn}`}>
                       <Chip hex={c.standsInFor.hex} size={20} />
                       for {c.standsInFor.name}, ΔE00 {deltaE00(hexToLab(c.hex), hexToLab(c.standsInFor.hex)).toFixed(1)}
                     </span>
@@ -76,7 +77,7 @@ export function NamedColours({ colours, bottled }: { colours: readonly ColourCar
         </ul>
       )}
       {bottled.length ? (
-        <section style={{ marginTop: 28 }} aria-label="Formulas in bottles">
+        <section className="below" aria-label="Formulas in bottles">
           <h2>In bottles, without a name</h2>
           <ul className="plain-cards">
             {bottled.map((b) => (

@@ -16,6 +16,7 @@ import { EmptyState } from '@/ui/frame/Notice'
 import { sheenFill } from '@/ui/pictures/SheenDefs'
 import { useTray } from '@/ui/frame/tray'
 import { formulaPaint } from '../formulaPaint'
+import styles from './palette.module.css'
 
 const MOST = 12
 const SAID = { together: 'together: yes', never: 'never together', surprising: 'surprising together' } as const
@@ -120,7 +121,7 @@ export function PaletteCheck({
       maxCount={MOST}
       onChange={setChosen}
       placeholder="paints and bottles of the palette"
-      style={{ width: '100%', marginBottom: 16 }}
+      className="wide apart"
       options={[...entries.values()].map((e) => ({ value: e.id, label: e.label }))}
     />
   )
@@ -141,9 +142,9 @@ export function PaletteCheck({
     <>
       {picker}
       <div className="wide-left">
-        <section className="neutral mud-map" aria-label="Mud map">
+        <section className={`neutral ${styles.mudMap}`} aria-label="Mud map">
           <MudMap palette={palette} pairs={pairs} />
-          <p className="on-grey">{sure}</p>
+          <p className={styles.onGrey}>{sure}</p>
         </section>
         <div className="grid">
           <section className="panel" aria-label="Keep apart">
@@ -158,7 +159,7 @@ export function PaletteCheck({
             <h2>Transparent to opaque</h2>
             {OPACITIES.map((o) => (
               <div className="row" key={o}>
-                <span style={{ width: 140 }}>{o}</span>
+                <span className="w150">{o}</span>
                 {palette
                   .filter((p) => p.opacity === o)
                   .map((p) => (
@@ -246,13 +247,13 @@ function Apart({
   return (
     <>
       {apart.length === 0 ? <p className="muted">Any two of them may touch.</p> : null}
-      <ul className="apart">
+      <ul className={styles.apart}>
         {[...apart, ...spoken].map((p) => {
           const [a, b] = [palette[p.a]!, palette[p.b]!]
           const between = p.buffer === undefined ? undefined : palette[p.buffer]
           return (
             <li key={`${p.a}/${p.b}`}>
-              <span className="apart-chips">
+              <span className={styles.apartChips}>
                 <Chip hex={a.hex} sheen={a.sheen} size={34} />
                 <Chip hex={p.mix.hex} sheen="matte" size={22} />
                 <Chip hex={b.hex} sheen={b.sheen} size={34} />
@@ -310,7 +311,7 @@ function Ladder({ palette, colours }: { palette: readonly Entry[]; colours: read
           dark
         </text>
       </svg>
-      <p style={{ margin: '8px 0 0' }}>
+      <p className="after">
         {ladder.lacingShows
           ? 'A light stands among darks: lacing will be seen.'
           : 'No light stands among darks: lacing will hardly be seen.'}

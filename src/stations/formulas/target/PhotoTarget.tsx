@@ -3,6 +3,7 @@
 import { useRef, useState, type PointerEvent } from 'react'
 import { patchHex } from '@/core/colour/photoSwatch'
 import { Notice } from '@/ui/frame/Notice'
+import styles from './target.module.css'
 
 /** Widest a photo is drawn for picking; a colour needs no more. */
 const WIDEST = 1200
@@ -55,12 +56,14 @@ export function PhotoTarget({ onPick }: { onPick: (hex: string) => void }) {
       <div className="photo" style={{ display: shown ? 'block' : 'none' }}>
         <canvas
           ref={canvas}
-          style={{ width: '100%', display: 'block' }}
+          className="wide block"
           onPointerDown={onPointer}
           aria-label="Click the colour to match"
           role="img"
         />
-        {mark ? <i className="photo-point" style={{ left: `${mark.x * 100}%`, top: `${mark.y * 100}%` }} /> : null}
+        {mark ? (
+          <i className={styles.photoPoint} style={{ left: `${mark.x * 100}%`, top: `${mark.y * 100}%` }} />
+        ) : null}
       </div>
       {shown ? (
         <p className="muted">

@@ -35,10 +35,10 @@ export function TargetPicker({
         value={source}
         onChange={setSource}
         aria-label="Where the colour comes from"
-        style={{ marginBottom: 12 }}
+        className="apart"
       />
       {source === 'Picked' ? (
-        <div className="row" style={{ flexWrap: 'wrap' }}>
+        <div className="row wrap">
           <ColorPicker
             showText
             disabledAlpha
@@ -55,7 +55,7 @@ export function TargetPicker({
           optionFilterProp="label"
           aria-label="Paint, bottle or formula to match"
           placeholder="a paint, a bottle or a formula"
-          style={{ width: '100%' }}
+          className="wide"
           value={null}
           onChange={(key: string) => onTarget(targetOf(byKey.get(key)!))}
           options={studio.map((c) => ({ value: `${c.kind}:${c.id}`, label: `${c.label} (${c.kind})` }))}
@@ -75,7 +75,7 @@ export function TargetPicker({
         />
       ) : null}
       {target ? (
-        <p className="chipline" style={{ margin: '12px 0 0' }}>
+        <p className="chipline after">
           <Chip hex={target.hex} sheen={target.sheen ?? 'matte'} />
           <span>
             {target.label} <small className="muted">{target.hex}</small>

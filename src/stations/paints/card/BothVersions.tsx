@@ -28,7 +28,7 @@ export function BothVersions({
   }, [id])
   if (!theirs) return null
   return (
-    <div style={{ margin: '12px 0' }} data-testid="both-versions">
+    <div className="between" data-testid="both-versions">
       <table className="sheet">
         <thead>
           <tr>
@@ -47,7 +47,7 @@ export function BothVersions({
           ))}
         </tbody>
       </table>
-      <div className="tools" style={{ margin: '12px 0 0' }}>
+      <div className="tools after">
         <Button onClick={() => onKeep(theirs.revision)}>Keep mine</Button>
         <Button onClick={() => (router.push(`/paints/${id}`), router.refresh())}>Take theirs</Button>
       </div>

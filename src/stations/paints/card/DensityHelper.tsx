@@ -23,20 +23,20 @@ export function DensityHelper({ units, onFound }: { units: UnitSystem; onFound: 
   return (
     <details className="helper">
       <summary>Weigh a known volume to find the density</summary>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <Input
           aria-label="Measured volume"
           placeholder={units === 'us' ? '1 fl oz' : '20 ml'}
           value={volume}
           onChange={(e) => setVolume(e.target.value)}
-          style={{ width: 120 }}
+          className="w120"
         />
         <Input
           aria-label="What it weighs"
           placeholder="24.4 g, cup tared"
           value={mass}
           onChange={(e) => setMass(e.target.value)}
-          style={{ width: 170 }}
+          className="w190"
         />
         <Button onClick={find}>Find it</Button>
         <span role="status">{said}</span>

@@ -4,6 +4,7 @@ import { Button, Form, Segmented, type FormInstance } from 'antd'
 import { EFFECTS, EFFECTS_BY_KIND } from '@/core/mix/mediumEffects'
 import type { MediumKind } from '@/core/paint/properties'
 import type { Fields } from './materialFields'
+import styles from '../paints.module.css'
 
 /** The ten effects of a medium from 0 to 3: the usual ones of its kind until one is changed. */
 export function EffectFields({ mediumKind, form }: { mediumKind: MediumKind | undefined; form: FormInstance<Fields> }) {
@@ -11,14 +12,14 @@ export function EffectFields({ mediumKind, form }: { mediumKind: MediumKind | un
   const usual = EFFECTS_BY_KIND[mediumKind ?? 'pouring medium']
   const values = own ?? usual
   return (
-    <fieldset className="bare">
+    <fieldset className={styles.bare}>
       <legend>What it does, 0 none to 3 strong</legend>
       <Form.Item name="effects" hidden>
         <input />
       </Form.Item>
       <div className="two" style={{ gap: '8px 20px' }}>
         {EFFECTS.map((name, i) => (
-          <div key={name} className="row" style={{ margin: 0, justifyContent: 'space-between' }}>
+          <div key={name} className="row flush spread">
             <span id={`effect-${i}`}>{name}</span>
             <Segmented
               aria-labelledby={`effect-${i}`}

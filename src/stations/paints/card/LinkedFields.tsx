@@ -2,6 +2,7 @@
 
 import { Button, Form, Input, Select } from 'antd'
 import { ROLES } from '@/core/paint/properties'
+import styles from '../paints.module.css'
 
 export interface PaintChoice {
   readonly id: string
@@ -13,14 +14,14 @@ export function FlagFields() {
   return (
     <Form.List name="flags">
       {(fields, { add, remove }) => (
-        <fieldset className="bare">
+        <fieldset className={styles.bare}>
           <legend>Avoid as…, good only as…</legend>
           {fields.map((f) => (
             <div className="row" key={f.key}>
               <Form.Item name={[f.name, 'rule']} noStyle>
                 <Select
                   aria-label="Avoid or only"
-                  style={{ width: 140 }}
+                  className="w150"
                   options={[
                     { value: 'avoid', label: 'avoid as' },
                     { value: 'only', label: 'good only as' },
@@ -28,7 +29,7 @@ export function FlagFields() {
                 />
               </Form.Item>
               <Form.Item name={[f.name, 'role']} noStyle>
-                <Select aria-label="Role" options={ROLES.map((r) => ({ value: r, label: r }))} style={{ width: 150 }} />
+                <Select aria-label="Role" options={ROLES.map((r) => ({ value: r, label: r }))} className="w150" />
               </Form.Item>
               <Form.Item name={[f.name, 'reason']} noStyle>
                 <Input aria-label="Reason" placeholder="why" maxLength={400} />
@@ -50,7 +51,7 @@ export function StandInFields({ paints }: { paints: readonly PaintChoice[] }) {
   return (
     <Form.List name="standIn">
       {(fields, { add, remove }) => (
-        <fieldset className="bare" style={{ marginTop: 12 }}>
+        <fieldset className={`${styles.bare} under`}>
           <legend>Formula that stands in for it</legend>
           {fields.map((f) => (
             <div className="row" key={f.key}>
@@ -64,7 +65,7 @@ export function StandInFields({ paints }: { paints: readonly PaintChoice[] }) {
                 />
               </Form.Item>
               <Form.Item name={[f.name, 'parts']} noStyle>
-                <Input aria-label="Parts" style={{ width: 90 }} inputMode="decimal" />
+                <Input aria-label="Parts" className="w90" inputMode="decimal" />
               </Form.Item>
               <Button onClick={() => remove(f.name)} aria-label="Remove this paint">
                 ×

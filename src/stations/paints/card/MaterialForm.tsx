@@ -88,7 +88,7 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
     >
       <div className="wide-left">
         <div className="panel">
-          <div className="two" style={{ gap: '0 20px' }}>
+          <div className="two columns">
             <Form.Item name="name" label="Name" rules={[{ required: true, message: 'Type a name.' }]}>
               <Input maxLength={120} autoFocus={!material} />
             </Form.Item>
@@ -190,7 +190,7 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
               strength={live.sheenStrength ?? 2}
               height={230}
             />
-            <div className="two" style={{ gap: '0 16px', marginTop: 14 }}>
+            <div className="two columns under">
               <Colour name="swatchHex" />
               <Colour name="wetHex" clear />
               <Colour name="tintHex" clear />

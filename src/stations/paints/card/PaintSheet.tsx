@@ -14,6 +14,8 @@ import { TrayMark } from '@/ui/frame/TrayMark'
 import type { DrawerPaint } from '@/db/materials/drawer'
 import { PigmentCaution } from './PigmentCaution'
 import { PigmentTable } from './PigmentTable'
+import paintsStyles from '../paints.module.css'
+import cardStyles from './card.module.css'
 
 interface Props {
   readonly paint: DrawerPaint
@@ -47,7 +49,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
             height={250}
           />
           <Swatches paint={paint} />
-          <h2 style={{ marginTop: 18 }}>
+          <h2 className="below">
             {paint.pigments.length > 1
               ? `${paint.pigments.length} pigments`
               : paint.pigments.length === 1
@@ -130,14 +132,14 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
             {paint.notes ? (
               <>
                 <dt>Notes</dt>
-                <dd style={{ whiteSpace: 'pre-wrap' }}>{paint.notes}</dd>
+                <dd className="as-typed">{paint.notes}</dd>
               </>
             ) : null}
           </dl>
           <Replaced paint={paint} byId={byId} />
         </section>
       </div>
-      <section className="panel" style={{ marginTop: 20 }} aria-label="What could replace it">
+      <section className="panel below" aria-label="What could replace it">
         <h2>Same pigment, other maker; and what comes near</h2>
         {alike.length === 0 ? (
           <p className="muted">Nothing in the drawer shares its pigments or comes near its swatch.</p>
@@ -176,7 +178,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
                   </td>
                   <td>{a.sameBody ? 'the same' : a.paint.body}</td>
                   <td className="num">{a.paint.perMl === null ? '' : money(a.paint.perMl)}</td>
-                  <td className="tray-cell">
+                  <td className={paintsStyles.trayCell}>
                     <TrayMark
                       item={{
                         kind: 'paint',
@@ -206,7 +208,7 @@ function Swatches({ paint }: { paint: DrawerPaint }) {
     [paint.shadeHex, paint.shadeBlackShare ? `shade, ${Math.round(paint.shadeBlackShare * 100)} % black` : 'shade'],
   ].filter((s): s is [string, string] => Boolean(s[0]))
   return (
-    <div className="swatches">
+    <div className={cardStyles.swatches}>
       {list.map(([hex, words]) => (
         <figure key={words}>
           <div style={{ background: hex }} />
@@ -216,7 +218,7 @@ function Swatches({ paint }: { paint: DrawerPaint }) {
         </figure>
       ))}
       {list.length === 1 ? (
-        <figure className="wanting">
+        <figure className={cardStyles.wanting}>
           <figcaption className="muted">
             Add a tint in white (10 % paint) and a wet swatch: mixes are then predicted far better.
           </figcaption>
@@ -257,7 +259,7 @@ function Touching({ one, two, size = 28 }: { one: string; two: string; size?: nu
 function Flags({ paint }: { paint: DrawerPaint }) {
   if (paint.flags.length === 0) return null
   return (
-    <ul className="said-list">
+    <ul className={paintsStyles.saidList}>
       {paint.flags.map((f) => (
         <li key={f.role}>
           <b>
@@ -275,12 +277,12 @@ function Replaced({ paint, byId }: { paint: DrawerPaint; byId: ReadonlyMap<strin
   return (
     <>
       {paint.discontinued ? (
-        <p style={{ marginTop: 12 }}>
+        <p className="under">
           <b>Discontinued.</b> What stands in for it is listed below.
         </p>
       ) : null}
       {paint.substitutes.length ? (
-        <p style={{ marginTop: 12 }}>
+        <p className="under">
           Can be replaced by{' '}
           {paint.substitutes.map((id, i) => (
             <span key={id}>

@@ -45,7 +45,7 @@ export function PairNotes({
       input.verdict ? 'Noted' : 'Taken back',
     )
   return (
-    <section className="panel" style={{ marginTop: 20 }} aria-label="Pair notes">
+    <section className="panel below" aria-label="Pair notes">
       <h2>Beside others</h2>
       {notes.length === 0 ? <p className="muted">No word of yours on this paint beside another yet.</p> : null}
       {notes.map((n) => (
@@ -63,13 +63,13 @@ export function PairNotes({
           </Button>
         </div>
       ))}
-      <div className="row" style={{ flexWrap: 'wrap', marginTop: 12 }}>
+      <div className="row wrap under">
         <Select<PairVerdict>
           aria-label="What you found"
           value={verdict}
           onChange={setVerdict}
           options={PAIR_VERDICTS.map((value) => ({ value, label: VERDICTS[value] }))}
-          style={{ width: 210 }}
+          className="w240"
         />
         <Select
           aria-label="Other paint"
@@ -79,16 +79,15 @@ export function PairNotes({
           optionFilterProp="label"
           placeholder="Choose the other paint"
           options={paints.filter((p) => p.id !== paintId).map((p) => ({ value: p.id, label: p.label }))}
-          style={{ width: 280 }}
+          className="w280"
         />
         <Input
-          className="grow"
+          className="grow min200"
           aria-label="Note on the pair"
           placeholder="why, or on which piece"
           value={note}
           maxLength={400}
           onChange={(e) => setNote(e.target.value)}
-          style={{ minWidth: 180 }}
         />
         <Button loading={pending} disabled={!otherId} onClick={() => save({ otherId, verdict, note })}>
           Note it

@@ -5,6 +5,8 @@ import { useState } from 'react'
 import { fold } from '@/core/paint/fold'
 import { HAZARD_NOTES, PIGMENTS, PIGMENT_SOURCES } from '@/core/paint/pigments'
 import { SearchBox } from '@/ui/frame/SearchBox'
+import paintsStyles from '../paints.module.css'
+import cardStyles from './card.module.css'
 
 /** The pigment reference, with the paints of the drawer each pigment is in. */
 export function PigmentReference({ owned }: { owned: Readonly<Record<string, number>> }) {
@@ -23,7 +25,7 @@ export function PigmentReference({ owned }: { owned: Readonly<Record<string, num
           decides.
         </span>
       </div>
-      <table className="sheet panel-table pigment-table">
+      <table className={`sheet ${paintsStyles.panelTable} ${cardStyles.pigmentTable}`}>
         <thead>
           <tr>
             <th title={PIGMENT_SOURCES.name}>Name</th>

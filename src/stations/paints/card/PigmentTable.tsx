@@ -27,7 +27,7 @@ export function PigmentTable({ names }: { names: readonly string[] }) {
                 <td>
                   {p?.chemicalClass}
                   {p?.hazards.map((h) => (
-                    <small key={h} className="muted" style={{ display: 'block' }}>
+                    <small key={h} className="muted block">
                       {HAZARD_NOTES[h]}
                     </small>
                   ))}
@@ -44,7 +44,7 @@ export function PigmentTable({ names }: { names: readonly string[] }) {
         <summary>Where these come from</summary>
         <dl className="facts">
           {Object.entries(PIGMENT_SOURCES).map(([column, source]) => (
-            <div key={column} style={{ display: 'contents' }}>
+            <div key={column} className="contents">
               <dt>{column.replace(/([A-Z])/g, ' $1').toLowerCase()}</dt>
               <dd>{source}</dd>
             </div>

@@ -16,7 +16,7 @@ type Swatch = keyof typeof OF
 export function ReadSwatch({ form, live }: { form: FormInstance<Fields>; live: Partial<Fields> }) {
   const [of, setOf] = useState<Swatch>('masstone')
   return (
-    <div style={{ marginBottom: 14 }}>
+    <div className="apart">
       <Form.Item name="readings" hidden>
         <input />
       </Form.Item>
@@ -25,7 +25,7 @@ export function ReadSwatch({ form, live }: { form: FormInstance<Fields>; live: P
         onChange={setOf}
         options={Object.keys(OF) as Swatch[]}
         aria-label="Which swatch to read"
-        style={{ marginBottom: 10 }}
+        className="close"
       />
       <ColourReader
         key={of}

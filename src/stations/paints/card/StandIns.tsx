@@ -16,7 +16,7 @@ export function StandIns({ paintHex, paintId, list }: { paintHex: string; paintI
   const lab = hexToLab(paintHex)
   const ranked = list.map((s) => ({ ...s, off: deltaE00(hexToLab(s.hex), lab) })).sort((a, b) => a.off - b.off)
   return (
-    <section className="panel" style={{ marginTop: 20 }} aria-label="What stands in for it">
+    <section className="panel below" aria-label="What stands in for it">
       <h2>What stands in for it</h2>
       {ranked.length === 0 ? (
         <p className="muted">No formula yet. Match its colour with what is on hand, and keep the best.</p>

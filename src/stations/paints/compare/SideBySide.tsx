@@ -10,6 +10,7 @@ import { sheenFill } from '@/ui/pictures/SheenDefs'
 import type { DrawerPaint } from '@/db/materials/drawer'
 import type { PairNoteRow } from '@/db/materials/read'
 import { VERDICTS } from '../verdicts'
+import styles from './compare.module.css'
 
 interface Props {
   readonly paints: readonly DrawerPaint[]
@@ -38,7 +39,10 @@ export function SideBySide({ paints, notes, currency, optics }: Props) {
             </g>
           ))}
         </svg>
-        <div className="neutral-names" style={{ gridTemplateColumns: `repeat(${paints.length}, minmax(0, 1fr))` }}>
+        <div
+          className={styles.neutralNames}
+          style={{ gridTemplateColumns: `repeat(${paints.length}, minmax(0, 1fr))` }}
+        >
           {paints.map((p) => (
             <Link key={p.id} href={`/paints/${p.id}`}>
               <b>{p.name}</b>
@@ -49,7 +53,7 @@ export function SideBySide({ paints, notes, currency, optics }: Props) {
           ))}
         </div>
       </section>
-      <div className="wide-left" style={{ marginTop: 20 }}>
+      <div className="wide-left below">
         <Matrix paints={paints} notes={notes} read={optics} />
         <div className="grid">
           <Balance paints={paints} />
@@ -83,7 +87,7 @@ function Matrix({
   return (
     <section className="panel" aria-label="Pairs">
       <h2>Every pair</h2>
-      <table className="sheet matrix">
+      <table className={`sheet ${styles.matrix}`}>
         <thead>
           <tr>
             <th />
@@ -97,7 +101,7 @@ function Matrix({
             <tr key={a.id}>
               <th scope="row">{a.name}</th>
               {paints.map((b, k) => {
-                if (k <= i) return <td key={b.id} className="none" />
+                if (k <= i) return <td key={b.id} className={styles.none} />
                 const word = said(a.id, b.id)
                 const far = deltaE00(a.lab, b.lab)
                 const mixed = pairMix(optics.get(a.id)!, optics.get(b.id)!)
@@ -144,7 +148,7 @@ function Balance({ paints }: { paints: readonly DrawerPaint[] }) {
         const of = paints.filter((p) => p.opacity === o)
         return (
           <div className="row" key={o}>
-            <span style={{ width: 140 }}>{o}</span>
+            <span className="w150">{o}</span>
             {of.map((p) => (
               <Chip key={p.id} hex={p.swatchHex} sheen={p.sheen} />
             ))}
@@ -167,7 +171,7 @@ function Shared({ paints }: { paints: readonly DrawerPaint[] }) {
       <h2>Pigments shared</h2>
       {shared.length === 0 ? <p className="muted">No pigment stands in two of them.</p> : null}
       {shared.map(({ n, of }) => (
-        <p key={n} style={{ margin: '0 0 6px' }}>
+        <p key={n} className="close flush-top">
           <b>{n}</b> in {of.map((p) => p.name).join(', ')}
         </p>
       ))}

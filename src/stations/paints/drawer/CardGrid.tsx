@@ -8,6 +8,7 @@ import { useColumns } from '@/ui/hooks/useColumns'
 import { rowsAddress, type PaintFilter } from './filter'
 import type { DrawerRow } from './find'
 import { PaintCard } from './PaintCard'
+import styles from './drawer.module.css'
 
 const GAP = 16
 /** A card is at least this wide. */
@@ -39,7 +40,7 @@ export function CardGrid(props: { filter: PaintFilter; first: readonly DrawerRow
           ref={lines.measureElement}
           data-index={line.index}
           role="presentation"
-          className="card-line"
+          className={styles.cardLine}
           style={{
             gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
             transform: `translateY(${line.start - lines.options.scrollMargin}px)`,
@@ -52,7 +53,7 @@ export function CardGrid(props: { filter: PaintFilter; first: readonly DrawerRow
                 {rows[i] ? (
                   <PaintCard m={rows[i]} currency={props.currency} />
                 ) : (
-                  <div className="card card-waiting" aria-hidden="true" />
+                  <div className={`card ${styles.cardWaiting}`} aria-hidden="true" />
                 )}
               </div>
             ))}

@@ -11,6 +11,7 @@ import { Facets } from './Facets'
 import { addressOf, FACETS, filterSchema, picksOf, SORTS, type PaintFilter, type SortKey } from './filter'
 import type { Found } from './find'
 import { PaintTable } from './PaintTable'
+import styles from './drawer.module.css'
 
 /** The drawer: drawdown cards or a table, beside facets with live counts. The whole view is in the address. */
 export function Drawer({ filter, found, currency }: { filter: PaintFilter; found: Found; currency: string }) {
@@ -28,7 +29,7 @@ export function Drawer({ filter, found, currency }: { filter: PaintFilter; found
           value={shown.sort}
           onChange={(sort) => go({ sort })}
           options={Object.entries(SORTS).map(([value, label]) => ({ value: value as SortKey, label }))}
-          style={{ width: 230 }}
+          className="w240"
         />
         <Segmented<PaintFilter['view']>
           value={shown.view}
@@ -46,12 +47,12 @@ export function Drawer({ filter, found, currency }: { filter: PaintFilter; found
             { value: 'yes', label: 'Put away' },
           ]}
         />
-        <button type="button" className="go second facets-toggle" onClick={() => setFacetsOpen(!facetsOpen)}>
+        <button type="button" className={`go second ${styles.facetsToggle}`} onClick={() => setFacetsOpen(!facetsOpen)}>
           {facetsOpen ? 'Hide filters' : 'Filters'}
         </button>
       </div>
       <Picked filter={shown} go={go} />
-      <div className="drawer" data-facets={facetsOpen ? 'open' : undefined}>
+      <div className={styles.drawer} data-facets={facetsOpen ? 'open' : undefined}>
         <Facets filter={shown} counts={found.counts} onPick={(k, picks) => go({ [k]: picks.join('|') })} />
         <div>
           {found.near && found.total > 0 ? (
@@ -75,7 +76,7 @@ function Picked({ filter, go }: { filter: PaintFilter; go: (change: Partial<Pain
   const picked = FACETS.flatMap(([key, title]) => picksOf(filter, key).map((value) => ({ key, title, value })))
   if (picked.length === 0) return null
   return (
-    <div className="picked" aria-label="Chosen filters">
+    <div className={styles.picked} aria-label="Chosen filters">
       {picked.map(({ key, title, value }) => (
         <button
           key={`${key} ${value}`}

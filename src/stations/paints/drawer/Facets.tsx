@@ -6,6 +6,7 @@ import { HUE_FAMILIES } from '@/core/colour/hueFamily'
 import { LIGHTFASTNESS } from '@/core/paint/pigments'
 import { BODIES, OPACITIES, SHEENS } from '@/core/paint/properties'
 import { FACETS, picksOf, type FacetKey, type PaintFilter } from './filter'
+import styles from './drawer.module.css'
 
 /** Facets that stand open; the others unfold. */
 const OPEN: readonly FacetKey[] = ['maker', 'hue', 'body', 'opacity', 'sheen', 'stock']
@@ -31,7 +32,7 @@ export function Facets({
   onPick: (key: FacetKey, picks: string[]) => void
 }) {
   return (
-    <div className="facets" aria-label="Filters" role="group">
+    <div className={styles.facets} aria-label="Filters" role="group">
       {FACETS.map(([key, title]) =>
         counts[key].length ? (
           <Facet key={key} id={key} title={title} counts={counts[key]} picks={picksOf(filter, key)} onPick={onPick} />

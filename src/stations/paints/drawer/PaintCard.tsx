@@ -4,6 +4,7 @@ import { formatMoney } from '@/core/quantity/money'
 import { Drawdown } from '@/ui/pictures/Drawdown'
 import { TrayMark } from '@/ui/frame/TrayMark'
 import type { DrawerRow } from './find'
+import styles from './drawer.module.css'
 
 const price = (m: DrawerRow, currency: string) =>
   m.priceMinor !== null && m.containerUl
@@ -27,17 +28,17 @@ export function PaintCard({ m, currency }: { m: DrawerRow; currency: string }) {
           </small>
           <small>
             {m.onHandUl === null ? price(m, currency) : `${formatMl(m.onHandUl)} in containers`}
-            {m.low ? <b className="inline">, low</b> : null}
+            {m.low ? <b className={styles.inline}>, low</b> : null}
           </small>
-          {m.discontinued ? <small className="said">Discontinued</small> : null}
+          {m.discontinued ? <small className={styles.said}>Discontinued</small> : null}
           {avoid.length ? (
-            <small className="said">
-              <b className="inline">Avoid as</b> {avoid.map((a) => a.role).join(', ')}
+            <small className={styles.said}>
+              <b className={styles.inline}>Avoid as</b> {avoid.map((a) => a.role).join(', ')}
             </small>
           ) : null}
           {only.length ? (
-            <small className="said">
-              <b className="inline">Good only as</b> {only.map((a) => a.role).join(', ')}
+            <small className={styles.said}>
+              <b className={styles.inline}>Good only as</b> {only.map((a) => a.role).join(', ')}
             </small>
           ) : null}
         </div>

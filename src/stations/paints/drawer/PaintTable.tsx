@@ -10,6 +10,8 @@ import { useChunks } from '@/ui/hooks/useChunks'
 import { useBrowserLayoutEffect } from '@/ui/hooks/useBrowserLayoutEffect'
 import { rowsAddress, type PaintFilter } from './filter'
 import type { DrawerRow } from './find'
+import drawerStyles from './drawer.module.css'
+import paintsStyles from '../paints.module.css'
 
 const LINE = 49
 /** The drawer as a plain table, of which only the lines in sight are drawn. */
@@ -38,7 +40,7 @@ export function PaintTable(props: {
   const before = (shown[0]?.start ?? top) - top
   const after = lines.getTotalSize() - before - shown.length * LINE
   return (
-    <table className="sheet paint-table" aria-rowcount={props.total + 1}>
+    <table className={`sheet ${drawerStyles.paintTable}`} aria-rowcount={props.total + 1}>
       <thead>
         <tr>
           <th>Name</th>
@@ -74,14 +76,14 @@ function Cells({ m, currency }: { m: DrawerRow; currency: string }) {
       <td>
         <Link href={`/paints/${m.id}`} className="chipline" prefetch={false}>
           <Chip hex={m.swatchHex} sheen={m.sheen ?? 'satin'} />
-          <span className="cut">{m.name}</span>
+          <span className={paintsStyles.cut}>{m.name}</span>
         </Link>
       </td>
       <td>
-        <span className="cut">{[m.maker, m.line].filter(Boolean).join(' · ')}</span>
+        <span className={paintsStyles.cut}>{[m.maker, m.line].filter(Boolean).join(' · ')}</span>
       </td>
       <td>
-        <span className="cut">{m.pigments.join(' ')}</span>
+        <span className={paintsStyles.cut}>{m.pigments.join(' ')}</span>
       </td>
       <td>{m.body}</td>
       <td>{m.opacity}</td>

@@ -10,6 +10,8 @@ import { writeCsv } from '@/exchange/csv'
 import { COLUMNS, type Column, type Mapping } from '@/exchange/fields'
 import type { Imported } from '@/exchange/import'
 import { type ReadFile, WHY_COLUMN } from '@/exchange/table'
+import exchangeStyles from './exchange.module.css'
+import paintsStyles from '../paints.module.css'
 
 const STATE = { new: 'New', changed: 'Changes', same: 'Here already', bad: 'Cannot import' } as const
 /** Lines of the preview shown at once: the bad ones come first. */
@@ -105,7 +107,7 @@ export function ImportFile() {
       {result ? (
         <Notice kind="done">
           {result.added} added, {result.changed} changed, {result.same} here already, {result.bad} not imported.{' '}
-          <Button type="primary" style={{ marginLeft: 12 }} onClick={() => router.push('/paints')}>
+          <Button type="primary" className="beside" onClick={() => router.push('/paints')}>
             See the drawer
           </Button>
         </Notice>
@@ -116,7 +118,7 @@ export function ImportFile() {
       {rows.length && opened && !result ? (
         <div className="panel">
           <div className="head">
-            <h2 style={{ margin: 0, marginRight: 'auto' }}>
+            <h2 className="flush push">
               {count('new')} new, {count('changed')} changed, {count('same')} here already, {count('bad')} that cannot
               be imported
             </h2>
@@ -192,11 +194,11 @@ function MappingTable({
           list with these headings
         </span>
       </summary>
-      <div className="mapping">
+      <div className={exchangeStyles.mapping}>
         {headings.map((h, i) => (
           <div key={h}>
-            <b className="cut">{h}</b>
-            <small className="muted cut">
+            <b className={paintsStyles.cut}>{h}</b>
+            <small className={`muted ${paintsStyles.cut}`}>
               {rows
                 .slice(0, 3)
                 .map((r) => r[i])

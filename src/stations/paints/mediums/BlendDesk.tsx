@@ -7,6 +7,7 @@ import { parseNumber } from '@/core/quantity/number'
 import { formatMoney } from '@/core/quantity/money'
 import { Notice } from '@/ui/frame/Notice'
 import { EffectChart } from './EffectChart'
+import styles from './mediums.module.css'
 
 export interface DeskMedium {
   readonly id: string
@@ -51,7 +52,7 @@ export function BlendDesk({ mediums, currency }: { mediums: readonly DeskMedium[
               aria-label={`Parts of medium ${i + 1}`}
               value={p.parts}
               inputMode="decimal"
-              style={{ width: 80 }}
+              className="w90"
               onChange={(e) => set(i, { parts: e.target.value })}
             />
             <Button onClick={() => setParts(parts.filter((_, k) => k !== i))} aria-label={`Leave out medium ${i + 1}`}>
@@ -67,7 +68,7 @@ export function BlendDesk({ mediums, currency }: { mediums: readonly DeskMedium[
           And another
         </Button>
         {mixed ? (
-          <div style={{ marginTop: 14 }} data-testid="blend">
+          <div className="under" data-testid="blend">
             {mixed.tooMany ? <Notice kind="warning">{BLEND_WARNING}</Notice> : null}
             <EffectChart effects={mixed.effects} {...(wanted ? { over: wanted.effects } : {})} label="The blend" />
             {wanted ? <p className="muted">Outline: {wanted.name}.</p> : null}
@@ -95,10 +96,10 @@ export function BlendDesk({ mediums, currency }: { mediums: readonly DeskMedium[
           options={options}
           onChange={setMissing}
           allowClear
-          style={{ width: '100%' }}
+          className="wide"
         />
         {wanted ? (
-          <ul className="stand-ins">
+          <ul className={styles.standIns} data-testid="stand-ins">
             {standIns(
               wanted.effects,
               others.map((o) => o.effects),
@@ -120,7 +121,7 @@ export function BlendDesk({ mediums, currency }: { mediums: readonly DeskMedium[
             })}
           </ul>
         ) : (
-          <p className="muted" style={{ marginTop: 12 }}>
+          <p className="muted under">
             Fika looks through blends of up to three others for the profile that comes nearest.
           </p>
         )}

@@ -7,6 +7,8 @@ import { EmptyState } from '@/ui/frame/Notice'
 import { effectsOf, type MediumRow, type WaterRow } from '@/db/materials/read'
 import { EffectChart } from './EffectChart'
 import { MediumJar } from './MediumJar'
+import mediumsStyles from './mediums.module.css'
+import paintsStyles from '../paints.module.css'
 
 interface Props {
   readonly rows: readonly (MediumRow | WaterRow)[]
@@ -31,13 +33,13 @@ export function MediumCards({ rows, held, currency }: Props) {
       {mediums.length === 0 ? (
         <EmptyState title="No mediums yet">Add the conditioner, glue or pouring medium you thin paint with.</EmptyState>
       ) : (
-        <ul className="medium-cards">
+        <ul className={mediumsStyles.mediumCards}>
           {mediums.map((m) => (
             <li key={m.id} className="card">
               <Link href={`/paints/${m.id}`} prefetch={false}>
                 <div className="row" style={{ margin: 0, padding: '10px 12px 0' }}>
                   <MediumJar solids={m.solids} kind={m.kind} />
-                  <div className="card-text" style={{ padding: 0 }}>
+                  <div className="card-text unpadded">
                     <b>{m.name}</b>
                     <small>{m.mediumKind}</small>
                     <small>{price(m)}</small>
@@ -53,7 +55,7 @@ export function MediumCards({ rows, held, currency }: Props) {
         </ul>
       )}
       {thinners.length ? (
-        <table className="sheet panel-table" style={{ marginTop: 22 }}>
+        <table className={`sheet ${paintsStyles.panelTable}`} style={{ marginTop: 22 }}>
           <thead>
             <tr>
               <th>Thinner</th>

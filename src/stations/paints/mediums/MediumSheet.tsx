@@ -70,7 +70,7 @@ export function MediumSheet({
           {m.notes ? (
             <>
               <dt>Notes</dt>
-              <dd style={{ whiteSpace: 'pre-wrap' }}>{m.notes}</dd>
+              <dd className="as-typed">{m.notes}</dd>
             </>
           ) : null}
         </dl>

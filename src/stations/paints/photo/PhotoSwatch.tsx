@@ -7,6 +7,7 @@ import type { Card, PhotoSwatch as Measured } from '@/core/colour/photoSwatch'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import type { Patch, SwatchPhotoWorker } from '@/workers/swatchPhoto'
+import styles from './photo.module.css'
 
 export type SwatchUse = 'swatchHex' | 'wetHex' | 'tintHex'
 const USES: readonly (readonly [SwatchUse, string])[] = [
@@ -88,7 +89,7 @@ export function PhotoSwatch({ onUse }: { onUse: (use: SwatchUse, hex: string) =>
       {problem ? <Notice kind="warning">{problem}</Notice> : null}
       {photo ? (
         <>
-          <div className="row" style={{ flexWrap: 'wrap' }}>
+          <div className="row wrap">
             <Segmented<Mark>
               value={active}
               onChange={setActive}
@@ -113,7 +114,7 @@ export function PhotoSwatch({ onUse }: { onUse: (use: SwatchUse, hex: string) =>
         </>
       ) : null}
       {measured ? (
-        <div className="photo-result" data-testid="photo-swatch">
+        <div className={styles.photoResult} data-testid="photo-swatch">
           <Chip hex={measured.hex} size={72} />
           <div>
             <b>{measured.hex}</b>
@@ -188,7 +189,7 @@ function Picture({
         return m ? (
           <span
             key={which}
-            className="photo-mark"
+            className={styles.photoMark}
             style={{
               left: `${m.x * 100}%`,
               top: `${m.y * 100}%`,

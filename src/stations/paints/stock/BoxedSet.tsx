@@ -85,10 +85,10 @@ export function BoxedSet({
   return (
     <section className="panel" aria-label="Boxed set">
       <h2>Book a boxed set</h2>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <Select
           mode="multiple"
-          className="grow"
+          className="grow min260"
           aria-label="Paints of the set"
           placeholder="paints in the box"
           value={chosen}
@@ -96,20 +96,19 @@ export function BoxedSet({
           maxCount={100}
           optionFilterProp="label"
           options={paints.map((p) => ({ value: p.id, label: `${p.name} · ${p.maker}` }))}
-          style={{ minWidth: 260 }}
         />
         <Input
           aria-label="Size of each"
           placeholder="20 ml each"
           value={size}
-          style={{ width: 120 }}
+          className="w120"
           onChange={(e) => setSize(e.target.value)}
         />
         <Input
           aria-label="Price of the set"
           placeholder="24.90"
           value={price}
-          style={{ width: 110 }}
+          className="w120"
           onChange={(e) => setPrice(e.target.value)}
         />
         <Button onClick={buy} loading={pending}>

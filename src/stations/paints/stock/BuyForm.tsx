@@ -14,6 +14,7 @@ import { useAttempt } from '@/ui/hooks/useAttempt'
 import { useSend } from '@/ui/hooks/useSend'
 import { buyContainersAction } from './actions'
 import { NO_OFFER, OfferTerms, readTerms } from './OfferTerms'
+import styles from '../paints.module.css'
 
 export interface BoughtMaterial {
   readonly id: string
@@ -82,14 +83,14 @@ export function BuyForm({
     })
   }
   return (
-    <fieldset className="bare">
+    <fieldset className={styles.bare}>
       <legend>Bought</legend>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <Input
           aria-label="How many"
           value={count}
           inputMode="numeric"
-          style={{ width: 64 }}
+          className="w70"
           onChange={(e) => setCount(e.target.value)}
         />
         <span>of</span>
@@ -97,7 +98,7 @@ export function BuyForm({
           aria-label="Size of the container"
           placeholder="60 ml"
           value={size}
-          style={{ width: 120 }}
+          className="w120"
           onChange={(e) => setSize(e.target.value)}
         />
         <span>at</span>
@@ -105,7 +106,7 @@ export function BuyForm({
           aria-label="Price of the container"
           placeholder="9.90 each"
           value={price}
-          style={{ width: 110 }}
+          className="w120"
           onChange={(e) => setPrice(e.target.value)}
         />
         <OfferTerms terms={terms} onChange={setTerms} />

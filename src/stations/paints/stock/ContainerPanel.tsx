@@ -34,7 +34,7 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
           last drop.
         </p>
       ) : (
-        <table className="sheet" style={{ marginBottom: 16 }}>
+        <table className="sheet apart">
           <thead>
             <tr>
               <th>Container</th>
@@ -115,7 +115,7 @@ function ContainerButtons({
     )
   return (
     <>
-      <span className="row" style={{ margin: 0, justifyContent: 'flex-end' }}>
+      <span className="row flush ends">
         {c.unsealedAt || c.leftUl < c.sizeUl ? null : (
           <Button onClick={() => send(() => unsealContainerAction({ lotId: c.lotId }), done, 'Opened today')}>
             Open
@@ -124,7 +124,7 @@ function ContainerButtons({
         <Button onClick={onWeigh}>Weigh or finish</Button>
       </span>
       {weighing ? (
-        <div style={{ marginTop: 8 }}>
+        <div className="near">
           <div className="row">
             <Input
               aria-label={`Weight of ${c.label} with paint`}
@@ -150,7 +150,7 @@ function ContainerButtons({
               aria-label={`Residue in ${c.label}`}
               placeholder="residue"
               value={residue}
-              style={{ width: 120 }}
+              className="w120"
               onChange={(e) => setResidue(e.target.value)}
             />
             <span className="muted">sticks in it</span>

@@ -18,6 +18,8 @@ import { dropOfferAction, saveOfferAction } from './actions'
 import { NO_OFFER, OfferTerms, readTerms } from './OfferTerms'
 import { PriceHistory } from './PriceHistory'
 import type { OfferRow } from '@/db/materials/prices'
+import paintsStyles from '../paints.module.css'
+import stockStyles from './stock.module.css'
 
 interface Props {
   readonly materialId: string
@@ -75,7 +77,7 @@ export function OfferPanel(props: Props) {
           : ''}
       </p>
       {offers.length ? (
-        <table className="sheet" style={{ marginBottom: 16 }}>
+        <table className="sheet apart">
           <thead>
             <tr>
               <th>From</th>
@@ -156,21 +158,21 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
     })
   }
   return (
-    <fieldset className="bare">
+    <fieldset className={paintsStyles.bare}>
       <legend>Add a size, price or offer</legend>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <Input
           aria-label="Size sold"
           placeholder="60 ml"
           value={size}
-          style={{ width: 110 }}
+          className="w120"
           onChange={(e) => setSize(e.target.value)}
         />
         <Input
           aria-label="List price of one"
           placeholder="9.90"
           value={list}
-          style={{ width: 100 }}
+          className="w120"
           onChange={(e) => setList(e.target.value)}
         />
         <OfferTerms terms={terms} onChange={setTerms} />
@@ -178,14 +180,21 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
           aria-label="Where it is sold"
           placeholder="where"
           value={supplier}
-          style={{ width: 150 }}
+          className="w150"
           onChange={(e) => setSupplier(e.target.value)}
         />
         <label>
-          from <input className="day" type="date" value={startsOn} onChange={(e) => setStartsOn(e.target.value)} />
+          from{' '}
+          <input
+            className={stockStyles.day}
+            type="date"
+            value={startsOn}
+            onChange={(e) => setStartsOn(e.target.value)}
+          />
         </label>
         <label>
-          until <input className="day" type="date" value={endsOn} onChange={(e) => setEndsOn(e.target.value)} />
+          until{' '}
+          <input className={stockStyles.day} type="date" value={endsOn} onChange={(e) => setEndsOn(e.target.value)} />
         </label>
         <Button onClick={save} loading={pending}>
           Keep it

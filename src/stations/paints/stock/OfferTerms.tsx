@@ -56,7 +56,7 @@ export function OfferTerms({ terms, onChange }: { terms: Terms; onChange: (terms
         value={terms.kind}
         onChange={(kind) => onChange({ kind, a: '', b: '' })}
         options={OFFER_KINDS.map((value) => ({ value, label: WORDS[value] }))}
-        style={{ width: 160 }}
+        className="w190"
       />
       {terms.kind === 'percent' || terms.kind === 'coupon' ? field('a', '% off') : null}
       {terms.kind === 'n-for-m' ? (

@@ -14,6 +14,8 @@ import { parseSize } from '@/core/quantity/size'
 import { cupUl } from '@/core/surface/coverage'
 import { Chip } from '@/ui/pictures/Drawdown'
 import type { PricedMedium, PricedPaint } from '@/db/materials/prices'
+import stockStyles from './stock.module.css'
+import paintsStyles from '../paints.module.css'
 
 interface Line {
   readonly paintId: string
@@ -75,13 +77,13 @@ export function PaintingCosts({
   const most = Math.max(...costs, 1)
   return (
     <section className="panel" aria-label="Cost per painting">
-      <div className="head" style={{ marginBottom: 8 }}>
-        <h2 style={{ margin: 0, marginRight: 'auto' }}>Cost per painting</h2>
+      <div className="head close">
+        <h2 className="flush push">Cost per painting</h2>
         <Input
           aria-label="Size of the painting"
           value={size}
           onChange={(e) => setSize(e.target.value)}
-          style={{ width: 150 }}
+          className="w150"
         />
         <span className="muted">
           {volumeUl === undefined ? problem : `${formatMl(volumeUl)} by the rule of 28, with`}
@@ -91,13 +93,13 @@ export function PaintingCosts({
           value={medium.id}
           onChange={setMediumId}
           options={mediums.map((m) => ({ value: m.id, label: m.name }))}
-          style={{ width: 240 }}
+          className="w240"
         />
       </div>
       {lines.map((l, i) => {
         const r = read(l)
         return (
-          <div className="row" key={i} style={{ flexWrap: 'wrap' }} data-testid="painting-cost">
+          <div className="row wrap" key={i} data-testid="painting-cost">
             <Chip hex={r.paint.hex} sheen={r.paint.sheen} />
             <Select
               aria-label={`Paint ${i + 1}`}
@@ -106,27 +108,27 @@ export function PaintingCosts({
               optionFilterProp="label"
               onChange={(paintId) => set(i, { paintId, medium: usualMedium(priced.find((p) => p.id === paintId)!) })}
               options={priced.map((p) => ({ value: p.id, label: `${p.name} · ${p.maker}` }))}
-              style={{ width: 270 }}
+              className="w280"
             />
             <span>1 :</span>
             <Input
               aria-label={`Medium in ratio ${i + 1}`}
               value={l.medium}
-              style={{ width: 64 }}
+              className="w70"
               onChange={(e) => set(i, { medium: e.target.value })}
             />
             <span>: water</span>
             <Input
               aria-label={`Water in ratio ${i + 1}`}
               value={l.water}
-              style={{ width: 64 }}
+              className="w70"
               onChange={(e) => set(i, { water: e.target.value })}
             />
             <b style={{ width: 90, textAlign: 'right' }} className="num">
               {formatMoney(costs[i]!, currency)}
             </b>
-            <span className="grow" style={{ minWidth: 120 }}>
-              <span className="bar-line" style={{ width: `${(100 * costs[i]!) / most}%` }} />
+            <span className="grow min120">
+              <span className={stockStyles.barLine} style={{ width: `${(100 * costs[i]!) / most}%` }} />
             </span>
             <Button aria-label={`Leave out line ${i + 1}`} onClick={() => setLines(lines.filter((_, k) => k !== i))}>
               ×
@@ -168,7 +170,7 @@ function BreakEvens({
   const money = (n: number) => formatMoney(n, currency, 3)
   const ratio = (l: { medium: number; water: number }) => `1 : ${l.medium}${l.water ? ` : ${l.water}` : ''}`
   return (
-    <ul className="said-list" style={{ marginTop: 14 }}>
+    <ul className={`${paintsStyles.saidList} under`}>
       {pairs.map(([a, b], i) => {
         const even = breakEven(a, b, a.perMl, mediumPerMl)
         return (

@@ -19,7 +19,7 @@ export function PriceHistory({
   const sorted = [...points].sort((a, b) => (a.on < b.on ? -1 : 1))
   const dot = { pointRadius: 6, borderColor: '#2b2b2b', pointBorderWidth: 2 }
   return (
-    <figure style={{ margin: '0 0 12px' }}>
+    <figure className="apart flush-top">
       <div className="chart" style={{ height: 190 }}>
         <Scatter
           aria-label="Price per ml over time"

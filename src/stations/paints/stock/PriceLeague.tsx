@@ -10,6 +10,7 @@ import { formatMoney } from '@/core/quantity/money'
 import { Chip } from '@/ui/pictures/Drawdown'
 import type { PaintEntry } from './leagueEntries'
 import type { PricedMedium } from '@/db/materials/prices'
+import styles from './stock.module.css'
 
 const SHOWN = 40
 
@@ -33,15 +34,15 @@ export function PriceLeague({
   const dearest = ranked.at(-1)?.perMixedMl ?? 1
   return (
     <section className="panel" aria-label="Price league">
-      <div className="head" style={{ marginBottom: 8 }}>
-        <h2 style={{ margin: 0, marginRight: 'auto' }}>Price league</h2>
+      <div className="head close">
+        <h2 className="flush push">Price league</h2>
         <span className="muted">mixed by body with</span>
         <Select
           aria-label="Medium of the league"
           value={mediumId}
           onChange={setMediumId}
           options={mediums.map((m) => ({ value: m.id, label: m.name }))}
-          style={{ width: 240 }}
+          className="w240"
         />
       </div>
       <table className="sheet">
@@ -54,7 +55,7 @@ export function PriceLeague({
             <th className="num">Per ml</th>
             <th className="num">Ratio</th>
             <th className="num">Per ml mixed</th>
-            <th style={{ width: 150 }}>
+            <th className="w150">
               <span className="visually-hidden">Drawn</span>
             </th>
           </tr>
@@ -75,9 +76,7 @@ export function PriceLeague({
               <td>
                 {r.entry.words}
                 {r.dearerThan ? (
-                  <b style={{ display: 'block' }}>
-                    Dearer per ml than {formatMl(r.dearerThan.sizeUl)}: buy the small one
-                  </b>
+                  <b className="block">Dearer per ml than {formatMl(r.dearerThan.sizeUl)}: buy the small one</b>
                 ) : null}
               </td>
               <td className="num">{formatMoney(r.perMl, currency, 3)}</td>
@@ -88,7 +87,7 @@ export function PriceLeague({
                 <b>{formatMoney(r.perMixedMl, currency, 3)}</b>
               </td>
               <td>
-                <div className="bar-line" style={{ width: `${Math.max(1, (100 * r.perMixedMl) / dearest)}%` }} />
+                <div className={styles.barLine} style={{ width: `${Math.max(1, (100 * r.perMixedMl) / dearest)}%` }} />
               </td>
             </tr>
           ))}

@@ -36,7 +36,7 @@ export function RunningOut({ paints, now }: { paints: readonly PricedPaint[]; no
 
 function Line({ p, words, children }: { p: PricedPaint; words: string; children: string }) {
   return (
-    <p className="chipline" style={{ margin: '0 0 8px' }}>
+    <p className="chipline close flush-top">
       <Chip hex={p.hex} sheen={p.sheen} />
       <span>
         <Link href={`/paints/${p.id}?tab=stock`}>{p.name}</Link> {words}

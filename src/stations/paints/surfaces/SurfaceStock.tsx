@@ -15,6 +15,7 @@ import { useAttempt } from '@/ui/hooks/useAttempt'
 import { useSend } from '@/ui/hooks/useSend'
 import { moveSurfacesAction, putSurfaceAwayAction, saveSurfaceAction } from './actions'
 import { GRADES, SURFACE_KINDS } from '@/db/surfaces/schema'
+import styles from './surfaces.module.css'
 
 /** Drawn to one scale, so that sizes are seen beside each other. */
 function SurfaceGlyph({ s, perMm }: { s: StockedSurface; perMm: number }) {
@@ -66,7 +67,7 @@ export function SurfaceStock({
           Add the canvases and panels you buy by the pack, and plans can be made on them.
         </EmptyState>
       ) : (
-        <ul className="surfaces">
+        <ul className={styles.surfaces}>
           {surfaces.map((s) => (
             <SurfaceCard key={s.id} s={s} perMm={120 / largest} currency={currency} units={units} />
           ))}
@@ -109,33 +110,33 @@ function SurfaceCard({
   const size = s.shape === 'round' ? `${s.diameterMm / 10} cm across` : formatSize(s, units)
   return (
     <li className="panel">
-      <div className="surface-picture">
+      <div className={styles.surfacePicture}>
         <SurfaceGlyph s={s} perMm={perMm} />
       </div>
       <div>
         <b>{s.name}</b>
-        <div className="big" style={{ fontSize: '2rem' }} data-testid="surface-count">
+        <div className="big loud" data-testid="surface-count">
           {s.onHand}
         </div>
-        <p className="muted" style={{ margin: 0 }}>
+        <p className="muted flush">
           {s.kind}, for {s.grade} · {size}
           {s.edgeMm ? ` · edge ${s.edgeMm / 10} cm` : ''}
           {s.eachMinor === null ? '' : ` · ${formatMoney(s.eachMinor, currency)} each`}
         </p>
       </div>
-      <div className="row" style={{ flexWrap: 'wrap', margin: 0 }}>
+      <div className="row wrap flush">
         <Input
           aria-label={`Count of the pack of ${s.name}`}
           placeholder="pack of"
           value={count}
-          style={{ width: 84 }}
+          className="w90"
           onChange={(e) => setCount(e.target.value)}
         />
         <Input
           aria-label={`Price of the pack of ${s.name}`}
           placeholder="price"
           value={price}
-          style={{ width: 84 }}
+          className="w90"
           onChange={(e) => setPrice(e.target.value)}
         />
         <Button loading={pending} onClick={buy}>
@@ -193,28 +194,28 @@ function NewSurface({ units }: { units: UnitSystem }) {
     })
   }
   return (
-    <section className="panel" style={{ marginTop: 20 }} aria-label="New surface">
+    <section className="panel below" aria-label="New surface">
       <h2>Add a kind of surface</h2>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <Select
           aria-label="Kind of surface"
           value={kind}
           onChange={setKind}
           options={SURFACE_KINDS.map((value) => ({ value, label: value }))}
-          style={{ width: 180 }}
+          className="w190"
         />
         <Input
           aria-label="Size of the surface"
           placeholder={kind === 'round' ? '30 cm' : '40 x 50 cm'}
           value={size}
-          style={{ width: 140 }}
+          className="w150"
           onChange={(e) => setSize(e.target.value)}
         />
         <Input
           aria-label="Edge depth of the surface"
           placeholder="edge 2 cm"
           value={edge}
-          style={{ width: 110 }}
+          className="w120"
           onChange={(e) => setEdge(e.target.value)}
         />
         <Select
@@ -222,14 +223,14 @@ function NewSurface({ units }: { units: UnitSystem }) {
           value={grade}
           onChange={setGrade}
           options={GRADES.map((value) => ({ value, label: `for ${value}` }))}
-          style={{ width: 140 }}
+          className="w150"
         />
         <Input
           aria-label="Name of the surface"
           placeholder="name"
-          className="grow"
+          className="grow min200"
           value={name}
-          style={{ minWidth: 160 }}
+
           onChange={(e) => setName(e.target.value)}
         />
         <Button type="primary" loading={pending} onClick={add}>

@@ -8,6 +8,8 @@ import { shortCode } from '@/core/vessel/shortCode'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { RackNav } from '../RackNav'
 import { GRIDS, gridOf } from './grids'
+import rackStyles from '../rack.module.css'
+import labelsStyles from './labels.module.css'
 
 interface Labelled {
   readonly id: string
@@ -50,7 +52,7 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
         </a>
       </div>
       <RackNav here="/rack/labels" />
-      <div className="labels">
+      <div className={rackStyles.labels}>
         <section className="panel" aria-label="Which labels">
           <label className="field">
             <span>Sheet</span>
@@ -58,7 +60,7 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
               aria-label="Sheet"
               value={grid}
               onChange={setGrid}
-              style={{ width: '100%' }}
+              className="wide"
               options={GRIDS.map((g) => ({ value: g.key, label: g.name }))}
             />
           </label>
@@ -85,7 +87,7 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
               None
             </button>
           </div>
-          <ul className="label-list">
+          <ul className={labelsStyles.labelList}>
             {shown.map((b) => (
               <li key={b.id}>
                 <Checkbox className="big-check" checked={ids.includes(b.id)} onChange={() => toggle(b.id)}>
@@ -97,7 +99,7 @@ export function LabelDesk({ bottles, first }: { bottles: Labelled[]; first: stri
             ))}
           </ul>
         </section>
-        <section className="label-sheet" aria-label="As printed">
+        <section className={labelsStyles.labelSheet} aria-label="As printed">
           {ids.length ? (
             // The very file that is printed, drawn by the browser.
             // eslint-disable-next-line @next/next/no-img-element

@@ -24,6 +24,8 @@ import { dropWeightAction, nameLossAction, stocktakeAction, takeWeightAction } f
 import { RackNav } from '../RackNav'
 import type { ToWeigh } from './queries'
 import { useWeights } from './useWeights'
+import rackStyles from '../rack.module.css'
+import stocktakeStyles from './stocktake.module.css'
 
 /** Along the shelf with the scale: bottle after bottle, every difference explained, all of it booked at the end. */
 export function Stocktake({
@@ -148,8 +150,8 @@ export function Stocktake({
       {bottles.length === 0 ? (
         <EmptyState title="Nothing to weigh">There is no bottle on the rack.</EmptyState>
       ) : (
-        <div className="stocktake">
-          <section className="panel stocktake-now" aria-label="To weigh now">
+        <div className={rackStyles.stocktake}>
+          <section className={`panel ${stocktakeStyles.stocktakeNow}`} aria-label="To weigh now">
             {bottle ? (
               <>
                 <BottleGlyph
@@ -161,10 +163,10 @@ export function Stocktake({
                   <h2 style={{ fontSize: '1.7rem', marginBottom: 2 }} data-testid="to-weigh" data-id={bottle.id}>
                     {bottle.label}
                   </h2>
-                  <p className="muted" style={{ margin: 0 }}>
+                  <p className="muted flush">
                     {shortCode(bottle.code)} · {formatMl(bottle.ul)} by the books
                   </p>
-                  <div className="big" style={{ margin: '14px 0 6px' }} data-testid="stock-weight">
+                  <div className="big between" data-testid="stock-weight">
                     {scale.here && scale.grams !== null ? `${scale.grams.toFixed(1)} g` : '—'}
                   </div>
                   <p className="muted" data-testid="stock-scale" data-settled={scale.settledG ?? ''}>
@@ -187,7 +189,7 @@ export function Stocktake({
                     Set it on the stand-in
                   </button>
                 ) : null}
-                <div className="stocktake-type">
+                <div className={stocktakeStyles.stocktakeType}>
                   <label className="field">
                     <span>Or type the weight</span>
                     <HandInput
@@ -210,15 +212,15 @@ export function Stocktake({
                   </label>
                 </div>
                 {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
-                <button type="button" className="guide-key guide-take" onClick={take}>
+                <button type="button" className={`guide-key ${stocktakeStyles.guideTake}`} onClick={take}>
                   Take the weight <kbd>Space</kbd>
                 </button>
-                <div className="row stocktake-find">
+                <div className="row">
                   <Input
                     value={code}
                     placeholder="Code on the label"
                     aria-label="Code on the label"
-                    style={{ width: 190 }}
+                    className="w190"
                     onChange={(e) => setCode(e.target.value)}
                     onPressEnter={find}
                   />
@@ -259,7 +261,7 @@ export function Stocktake({
                           : d.sentence}
                       </small>
                       {!changed && (d.kind === 'unexplained' || weight.named) ? (
-                        <div style={{ marginTop: 6 }}>
+                        <div className="near">
                           <Segmented<Loss | ''>
                             value={weight.named ?? ''}
                             onChange={(v) => v && explainLoss(weight, v)}
@@ -277,7 +279,7 @@ export function Stocktake({
                       <br />
                       <b>{d.measuredUl === null ? '—' : formatMl(d.measuredUl)}</b>
                     </td>
-                    <td style={{ width: 70 }}>
+                    <td className="w70">
                       <button type="button" className="plain" onClick={() => again(weight)}>
                         Again
                       </button>
@@ -288,7 +290,7 @@ export function Stocktake({
             </table>
             {open.length ? (
               <>
-                <h3 style={{ marginTop: 16 }}>Still to weigh</h3>
+                <h3 className="below">Still to weigh</h3>
                 <div className="to-weigh">
                   {open.slice(0, 60).map((b) => (
                     <button

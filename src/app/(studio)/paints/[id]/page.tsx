@@ -23,6 +23,7 @@ import { containersOf, offersOf, paceOf, PACE_DAYS, pricedMediums } from '@/db/m
 import { orNotFound } from '@/ui/frame/orNotFound'
 import { firstValues, type Search } from '@/ui/frame/search'
 import { TrayMark } from '@/ui/frame/TrayMark'
+import styles from '@/stations/paints/paints.module.css'
 
 export const metadata: Metadata = { title: 'Paint' }
 
@@ -53,7 +54,7 @@ export default async function Paint({
         {material.archived ? <b>Put away</b> : null}
         <ArchiveButton id={id} archived={material.archived} />
         {material.kind === 'paint' ? (
-          <span className="tray-cell">
+          <span className={styles.trayCell}>
             <TrayMark
               item={{ kind: 'paint', id, label: material.name, hex: material.swatchHex, sheen: material.sheen }}
             />
@@ -71,7 +72,7 @@ export default async function Paint({
             {name}
           </Link>
         ))}
-        <Link href={material.kind === 'paint' ? '/paints' : '/paints/mediums'} style={{ marginLeft: 'auto' }}>
+        <Link href={material.kind === 'paint' ? '/paints' : '/paints/mediums'} className="pull">
           Back to the {material.kind === 'paint' ? 'drawer' : 'mediums'}
         </Link>
       </nav>

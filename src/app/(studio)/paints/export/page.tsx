@@ -13,12 +13,12 @@ export default async function Export() {
         <h1>Take the drawer out</h1>
       </div>
       <PaintsNav here="/paints/export" />
-      <div className="panel" style={{ maxWidth: 760 }}>
+      <div className="panel page760">
         <table className="sheet">
           <tbody>
             {FORMATS.map(({ key, name, what }) => (
               <tr key={key} style={{ height: 68 }}>
-                <td style={{ width: 220 }}>
+                <td className="w240">
                   <a className="go second" href={`/paints/export/${key}`} download>
                     {name}
                   </a>
@@ -28,7 +28,7 @@ export default async function Export() {
             ))}
           </tbody>
         </table>
-        <p className="muted" style={{ margin: '12px 0 0' }}>
+        <p className="muted after">
           CSV, XLSX and JSON come back unchanged under Bring in. No cell begins like a formula, so a spreadsheet runs
           nothing.
         </p>

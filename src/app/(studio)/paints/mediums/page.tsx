@@ -37,7 +37,7 @@ export default async function Mediums() {
       <PaintsNav here="/paints/mediums" />
       <MediumCards rows={rows} held={held} currency={currency} />
       {mediums.length ? (
-        <div style={{ marginTop: 22 }}>
+        <div className="below">
           <BlendDesk
             currency={currency}
             mediums={mediums.map((m) => ({
