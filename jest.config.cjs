@@ -21,4 +21,6 @@ module.exports = {
   },
   transformIgnorePatterns: ['/node_modules/(?!(uuid|qr|culori|node-pg-migrate|glob)/)'],
   testTimeout: 30000,
+  // Jest leaves a core free for whoever watches; here nobody does.
+  maxWorkers: '100%',
 }

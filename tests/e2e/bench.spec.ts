@@ -55,7 +55,13 @@ async function timeMound(page: Page, seconds: number, tries = 3): Promise<void> 
   for (let i = 1; i <= tries; i++) {
     await expect(page.getByRole('heading', { name: `Time the mound, try ${i} of 3` })).toBeVisible()
     await key(page)
-    await page.waitForTimeout(1000 * seconds)
+    await page.waitForFunction(
+      ([n, ms]) => {
+        const { pressed } = window as unknown as { pressed: number[] }
+        return pressed.length === n && performance.now() - pressed.at(-1)! >= ms!
+      },
+      [2 * i - 1, 1000 * seconds],
+    )
     await key(page)
   }
   if (tries < 3) await page.getByRole('button', { name: 'That is enough' }).click()
@@ -109,8 +115,9 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   await expect(page.locator('ol[aria-label="Steps"] [aria-current]')).toHaveText('Pour 2 of 5')
   const second = await title(page).textContent()
   await steady(page)
-  const pouring = scale.pour(await left(page), 40)
-  await page.waitForTimeout(700)
+  const wanted = await left(page)
+  const pouring = scale.pour(wanted, 40)
+  await expect.poll(() => left(page)).toBeLessThan(0.9 * wanted)
   await scale.unplug()
   await expect(page.getByTestId('scale')).toContainText('The scale does not answer')
   await pouring

@@ -85,6 +85,7 @@ test('the drawer narrows by facets, the address keeps the view, and far cards co
 })
 
 test('a card opened while the search still waits for letters stays open', async ({ page }) => {
+  await page.clock.install()
   await openDemo(page)
   await page.goto('/paints')
   await page.keyboard.press('/')
@@ -94,7 +95,8 @@ test('a card opened while the search still waits for letters stays open', async 
   await page.getByRole('link', { name: /Teal/ }).first().click()
   const card = page.getByRole('button', { name: 'Put it away' })
   await expect(card).toBeVisible()
-  await page.waitForTimeout(600) // longer than the search waits
+  // Longer than the search waits for a further letter.
+  await page.clock.runFor(1000)
   await expect(card).toBeVisible()
   await expect(page).toHaveURL(/\/paints\/[0-9a-f-]{36}/)
 })

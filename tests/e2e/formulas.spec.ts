@@ -137,7 +137,7 @@ test('a batch in two containers is split, read, boxed and told alike; the plug p
   await expect(containers[0]!).toContainText('No colour reader answers')
   let reader = await plugIn(400)
   await containers[0]!.getByRole('button', { name: 'Read this one' }).click()
-  await page.waitForTimeout(700)
+  await expect.poll(() => reader.given()).toBeGreaterThan(0)
   await reader.close()
   await expect(containers[0]!).toContainText('went away in the middle')
   reader = await plugIn()

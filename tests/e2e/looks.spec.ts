@@ -1,9 +1,16 @@
 import { STATIONS } from '@/ui/frame/stationList'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { serious } from '../support/axe'
 import { openDemo } from '../support/people'
 
 /** Every view, by the list it is reached from. */
+/** A page at rest: loaded, in its own type, with nothing moving. */
+async function drawn(page: Page): Promise<void> {
+  await page.waitForLoadState('load')
+  await page.evaluate(() => document.fonts.ready.then(() => undefined))
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+}
+
 const VIEWS: [string, string, RegExp?, string?][] = [
   ['paints', '/paints'],
   ['paints as a table', '/paints?view=table'],
@@ -70,7 +77,7 @@ for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
       }
       // Screens that listen for news never fall silent: what is drawn is waited for, not the line.
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await page.waitForTimeout(600)
+      await drawn(page)
       expect.soft(await serious(page), name).toEqual([])
       // A tablet held upright shows it whole: nothing has to be pushed aside.
       await page.setViewportSize(TABLET)
@@ -114,7 +121,8 @@ test('nothing is fetched from anywhere but Fika itself', async ({ page }) => {
   await openDemo(page)
   for (const path of ['/paints', '/bench', '/bench/consistency', '/rack', '/rack/labels', '/wall', '/notebook']) {
     await page.goto(path)
-    await page.waitForTimeout(700)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await drawn(page)
   }
   expect(strangers).toEqual([])
 })

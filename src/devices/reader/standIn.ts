@@ -25,6 +25,8 @@ export interface StandIn {
   readonly port: number
   /** Lays a swatch under it, 36 bands. */
   place(reflectance: readonly number[]): void
+  /** How many readings it has given. */
+  given(): number
   /** Cuts every connection, as if the plug were pulled. */
   unplug(): void
   close(): Promise<void>
@@ -94,6 +96,7 @@ export async function startStandIn(options: StandInOptions): Promise<StandIn> {
   const unplug = () => sockets.forEach((s) => s.destroy())
   return {
     port: (server.address() as { port: number }).port,
+    given: () => readings,
     place: (reflectance) => void (swatch = reflectance),
     unplug,
     close: () => {

@@ -1,0 +1,73 @@
+import { renderToStaticMarkup } from 'react-dom/server'
+import { EFFECTS, EFFECTS_BY_KIND } from '@/core/mix/mediumEffects'
+import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
+import { EffectChart } from './EffectChart'
+import { MediumCards } from './MediumCards'
+import { MediumSheet } from './MediumSheet'
+import type { MediumRow, WaterRow } from '@/db/materials/read'
+
+const common = {
+  maker: 'Kvarnby Colour',
+  line: 'Studio',
+  containerUl: 120_000,
+  priceMinor: 990,
+  lowUl: null,
+  supplier: '',
+  barcode: '',
+  tags: [],
+  notes: '',
+  discontinued: false,
+  archived: false,
+  revision: 1,
+  ...DEFAULTS_BY_BODY.soft,
+}
+
+/** Words of a picture, as they are read. */
+const words = (node: React.ReactElement) =>
+  renderToStaticMarkup(node)
+    .replace(/<(style|title)[^>]*>.*?<\/\1>/g, '')
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/&#x27;/g, '’')
+    .replace(/&amp;/g, '&')
+    .replace(/\s+/g, ' ')
+
+describe('mediums', () => {
+  const flow: MediumRow = {
+    ...common,
+    id: 'f',
+    kind: 'medium',
+    name: 'Kvarnby Flow',
+    mediumKind: 'conditioner',
+    effects: null,
+    waterShare: 0.4,
+    containerUl: 1_000_000,
+    priceMinor: 2000,
+  }
+  const water: WaterRow = { ...common, id: 'w', kind: 'water', name: 'Tap', thinner: 'tap', waterShare: 1 }
+  it('have their effects drawn: a bar as long as each is strong', () => {
+    const markup = renderToStaticMarkup(<EffectChart effects={EFFECTS_BY_KIND.conditioner} label="Flow" />)
+    const widths = [...markup.matchAll(/<rect x="128" y="3" width="([\d.]+)"/g)].map((m) => Number(m[1]))
+    expect(widths).toEqual(EFFECTS_BY_KIND.conditioner.map((v) => v * 32))
+    expect(markup).toContain('aria-label="Flow: cells 2, tiny cells 3')
+    for (const name of EFFECTS) expect(markup).toContain(`>${name}<`)
+    const over = renderToStaticMarkup(
+      <EffectChart effects={[0, 0, 0, 0, 0, 0, 0, 0, 0, 0]} over={EFFECTS_BY_KIND.glue} label="x" />,
+    )
+    expect([...over.matchAll(/fill="none"/g)]).toHaveLength(10)
+  })
+  it('stand as cards with price and stock, thinners with how long a mix keeps', () => {
+    const said = words(<MediumCards rows={[flow, water]} held={new Map([['f', 0]])} currency="EUR" />)
+    expect(said).toContain('€0.020 a ml used up')
+    expect(said).toContain('a few days')
+    expect(words(<MediumCards rows={[]} held={new Map()} currency="EUR" />)).toContain('No mediums yet')
+  })
+  it('have a page: effects for a medium, keeping for a thinner', () => {
+    expect(words(<MediumSheet medium={flow} onHandUl={500_000} currency="EUR" />)).toContain(
+      'The usual profile of its kind',
+    )
+    expect(
+      words(<MediumSheet medium={{ ...flow, effects: [...EFFECTS_BY_KIND.glue] }} onHandUl={null} currency="EUR" />),
+    ).not.toContain('usual profile')
+    expect(words(<MediumSheet medium={water} onHandUl={null} currency="EUR" />)).toContain('keeps a few days')
+  })
+})
