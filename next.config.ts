@@ -2,7 +2,7 @@ import type { NextConfig } from 'next'
 
 const config: NextConfig = {
   poweredByHeader: false,
-  serverExternalPackages: ['pg', 'sharp', '@node-rs/argon2', 'bwip-js'],
+  serverExternalPackages: ['pg', 'sharp', '@node-rs/argon2'],
   experimental: { serverActions: { bodySizeLimit: '25mb' } },
   devIndicators: false,
   // Types are checked by npm test; a start need not check them again.

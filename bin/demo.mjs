@@ -55,13 +55,19 @@ run(async () => {
     await stopCluster(cluster)
   }
   try {
-    await step('Bringing the database up to date', () => runTs('bin/migrate.ts', env))
-    if (demo) await step('Looking for the demo studio, or making it', () => runTs('bin/seed-demo.ts', env))
-    if (args.includes('--data-only')) {
+    // Neither needs the other, and the build leaves a core free most of the time.
+    const building = args.includes('--data-only') ? undefined : ensureBuild()
+    const preparing = (async () => {
+      await step('Bringing the database up to date', () => runTs('bin/migrate.ts', env))
+      if (demo) await step('Looking for the demo studio, or making it', () => runTs('bin/seed-demo.ts', env))
+    })()
+    // Both are waited for, so that nothing runs on where one of them fails.
+    const failed = (await Promise.allSettled([building, preparing])).find((r) => r.status === 'rejected')
+    if (failed) throw failed.reason
+    if (!building) {
       await stop()
       return 0
     }
-    await ensureBuild()
   } catch (error) {
     await stop()
     throw error

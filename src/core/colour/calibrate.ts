@@ -1,7 +1,7 @@
 import { cholesky, invertSymmetric, solveCholesky, solveLower } from '../linear/cholesky'
 import type { Strength } from '../paint/properties'
 import { deltaE00 } from './deltaE00'
-import { kOverS, layerReflectance, toInternal, type Optics } from './kubelkaMunk'
+import { layerByK, layerReflectance, type Optics } from './kubelkaMunk'
 import { xyzToLab } from './lab'
 import { inMetric, localMetric } from './localMetric'
 import { BANDS, W_X, W_Y, W_Z } from './observer'
@@ -100,10 +100,7 @@ function addMix(x: Float64Array, seen: Seen, a: Float64Array | undefined, g: Flo
     const weight = abs(off) <= HUBER ? 1 : HUBER / abs(off)
     cost += abs(off) <= HUBER ? off * off : HUBER * (2 * abs(off) - HUBER)
     if (!a) continue
-    const root = sqrt(kMix * (kMix + 2 * sMix))
-    const below = kMix + 0.4 * sMix + root
-    const byK = (-0.4 * sMix * (1 + (kMix + sMix) / max(root, 1e-12))) / (below * below)
-    // R depends on K/S alone, so K ∂R/∂K + S ∂R/∂S = 0.
+    const byK = layerByK(kMix, sMix)
     const byS = (-byK * kMix) / sMix
     const du = (byK * seen.share * k) / sigma
     const dv = (byK * seen.share * k + byS * seen.share * s) / sigma
@@ -207,9 +204,7 @@ function sigmaOf({ x, factor }: Fit, mixes: number, from: 'reading' | 'hex'): nu
     for (let i = 0; i < BANDS; i++) {
       const kMix = typical.share * k[i]! + (1 - typical.share) * typical.k
       const sMix = typical.share * s[i]! + (1 - typical.share) * typical.s
-      const root = sqrt(kMix * (kMix + 2 * sMix))
-      const below = kMix + 0.4 * sMix + root
-      const byK = (-0.4 * sMix * (1 + (kMix + sMix) / root)) / (below * below)
+      const byK = layerByK(kMix, sMix)
       const u = byK * typical.share * k[i]!
       const v = u - (byK * kMix * typical.share * s[i]!) / sMix
       const r = layerReflectance(kMix, sMix)
@@ -342,18 +337,4 @@ function meanMiss(mixes: readonly MeasuredMix[], now: ReadonlyMap<string, Optics
     return deltaE00(xyzToLab(reflectanceToXyz(predicted)), xyzToLab(reflectanceToXyz(m.reflectance)))
   })
   return misses.reduce((a, b) => a + b, 0) / misses.length
-}
-
-/**
- * K and S in closed form from a masstone and a tint without noise: with q = K/S, S = S_w (1 − c)/c · (q_t − q_w)/(q_m − q_t)
- * and K = q_m S. Useless with noise, where `calibrate` is not.
- * @param whiteShare share of white in the tint, 0–1
- */
-export function opticsFromTint(masstone: Reflectance, tint: Reflectance, whiteShare: number, white: Optics): Optics {
-  const ratio = (r: number) => kOverS(toInternal(r))
-  const s = Float64Array.from(masstone, (r, i) => {
-    const [qm, qt, qw] = [ratio(r), ratio(tint[i]!), white.k[i]! / white.s[i]!]
-    return (white.s[i]! * whiteShare * (qt - qw)) / ((1 - whiteShare) * (qm - qt))
-  })
-  return { k: s.map((v, i) => v * ratio(masstone[i]!)), s }
 }

@@ -1,6 +1,6 @@
+import { labUnder } from '../../../tests/support/colour'
 import { ILLUMINANT, whitePoint } from './illuminant'
 import { chroma } from './lab'
-import { labUnder } from './metamerism'
 
 describe('illuminants', () => {
   // ASTM E308, 2° observer: white points of A and D65, 5 or 10 nm tables over 360–780 nm.

@@ -1,8 +1,8 @@
+import { rInfinity, reflectanceToLinear } from '../../../tests/support/colour'
 import * as spectral from 'spectral.js'
-import { kOverS, rInfinity, mixReflectance, toInternal, toMeasured } from './kubelkaMunk'
+import { kOverS, layerByK, layerReflectance, mixReflectance, toInternal, toMeasured } from './kubelkaMunk'
 import { mixToHex, mixToLab } from './mixColour'
 import { opticsFromHex } from './paintOptics'
-import { reflectanceToLinear } from './reflectance'
 import { srgbToHex, toGamma, type Triple } from './srgb'
 
 describe('Kubelka–Munk', () => {
@@ -53,5 +53,23 @@ describe('a mix against spectral.js where both assume the same: flat S, no surfa
         expect(rInfinity(q)).toBeCloseTo(theirs[i]!, 9)
       })
     }
+  })
+})
+
+describe('the slope of a layer', () => {
+  it('is ∂R/∂K as differences have it, and finite where nothing is absorbed', () => {
+    for (const [k, s] of [
+      [0.02, 1],
+      [0.5, 0.3],
+      [4, 1.2],
+    ] as const) {
+      const h = 1e-6 * k
+      const difference = (layerReflectance(k + h, s) - layerReflectance(k - h, s)) / (2 * h)
+      expect(layerByK(k, s) / difference).toBeCloseTo(1, 6)
+      // R hangs on K/S alone.
+      const byS = (layerReflectance(k, s + 1e-6) - layerReflectance(k, s - 1e-6)) / 2e-6
+      expect(k * layerByK(k, s) + s * byS).toBeCloseTo(0, 6)
+    }
+    expect(Number.isFinite(layerByK(0, 1))).toBe(true)
   })
 })

@@ -3,7 +3,7 @@ import type { Reflectance } from './reflectance'
 import type { Triple } from './srgb'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
-const { sqrt } = Math
+const { sqrt, max } = Math
 
 /** Absorption and scattering of a paint per unit of volume, 36 bands, on a scale where white scatters 1. */
 export interface Optics {
@@ -24,8 +24,6 @@ export const toMeasured = (r: number, k2 = SAUNDERSON_K2, k1 = 0) => k1 + ((1 - 
 export const withoutSpecular = (r: number) => Math.max(1e-4, toMeasured(toInternal(r, SAUNDERSON_K2, SPECULAR_K1)))
 /** K/S of an opaque layer (Kubelka & Munk 1931): (1 − R)² / 2R. */
 export const kOverS = (r: number) => ((1 - r) * (1 - r)) / (2 * r)
-/** R∞ from K/S. */
-export const rInfinity = (q: number) => 1 + q - sqrt(q * q + 2 * q)
 
 // The loops below are the hottest of every search. BANDS and 1 − SAUNDERSON_K2 stand in them as plain numbers: a literal
 // bound spares the range checks, a quarter of the time. The tests hold them to the named constants.
@@ -65,6 +63,17 @@ function sumOptics(paints: readonly Optics[], amounts: readonly number[]): void 
 export function layerReflectance(k: number, s: number): number {
   const scattered = 0.4 * s // 1 − SAUNDERSON_K2
   return scattered / (k + scattered + sqrt(k * (k + 2 * s)))
+}
+
+/**
+ * ∂R/∂K of that reflectance. R hangs on K/S alone, so K ∂R/∂K + S ∂R/∂S = 0 gives the other. Steeper without end where
+ * a layer absorbs nothing: held finite there.
+ */
+export function layerByK(k: number, s: number): number {
+  const scattered = 0.4 * s
+  const root = sqrt(k * (k + 2 * s))
+  const below = k + scattered + root
+  return (-scattered * (1 + (k + s) / max(root, 1e-12))) / (below * below)
 }
 
 /**

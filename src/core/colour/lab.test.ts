@@ -1,8 +1,9 @@
+import { deltaE76 } from '../../../tests/support/colour'
 import Color from 'colorjs.io'
 import { lab65, lch65, differenceEuclidean } from 'culori'
 import { random } from '../../../tests/support/random'
 import { deltaE00 } from './deltaE00'
-import { deltaE76, hexToLab, labToLch, lchToLab } from './lab'
+import { hexToLab, labToLch, lchToLab } from './lab'
 import { inMetric, localMetric } from './localMetric'
 import { srgbToHex, type Triple } from './srgb'
 

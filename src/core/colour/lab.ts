@@ -40,5 +40,3 @@ export const hue = ([, a, b]: Triple) => ((atan2(b, a) * 180) / Math.PI + 360) %
 export const labToLch = (lab: Triple): Triple => [lab[0], chroma(lab), hue(lab)]
 /** The inverse of `labToLch`. */
 export const lchToLab = ([l, c, h]: Triple): Triple => [l, c * cos((h * Math.PI) / 180), c * sin((h * Math.PI) / 180)]
-/** ΔE*ab (CIE 1976): the straight distance in L*a*b*. */
-export const deltaE76 = (one: Triple, two: Triple) => hypot(one[0] - two[0], one[1] - two[1], one[2] - two[2])

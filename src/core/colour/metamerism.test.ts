@@ -1,8 +1,9 @@
+import { labUnder } from '../../../tests/support/colour'
 import { random } from '../../../tests/support/random'
 import { inventPigments } from '../../../tests/support/pigments'
 import { deltaE00 } from './deltaE00'
 import { inScreenGamut, showOnScreen } from './gamut'
-import { labUnder, metamerismIndex } from './metamerism'
+import { metamerismIndex } from './metamerism'
 import { mixReflectance } from './kubelkaMunk'
 import { reflectanceFromHex } from './reflectance'
 

@@ -16,7 +16,3 @@ export function metamerismIndex(one: ArrayLike<number>, two: ArrayLike<number>, 
   const white = whitePoint(light)
   return deltaE00(xyzToLab(xyzUnder(light, one), white), xyzToLab(b, white))
 }
-
-/** L*a*b* of a reflectance as seen under an illuminant, relative to that illuminant's white. */
-export const labUnder = (light: IlluminantName, reflectance: ArrayLike<number>): Triple =>
-  xyzToLab(xyzUnder(light, reflectance), whitePoint(light))

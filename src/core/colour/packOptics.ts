@@ -3,9 +3,6 @@ import { BANDS } from './observer'
 import { opticsFromHex } from './paintOptics'
 import type { Strength } from '../paint/properties'
 
-/** Characters of a packed K and S: 72 numbers of 4 bytes in base64. */
-export const PACKED_LENGTH = 384
-
 /** K and S as 384 characters of base64 (little-endian 32-bit floats, K before S), to be kept and sent small. */
 export function packOptics({ k, s }: Optics): string {
   const view = new DataView(new ArrayBuffer(8 * BANDS))

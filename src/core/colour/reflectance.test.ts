@@ -1,5 +1,6 @@
+import { reflectanceToLinear } from '../../../tests/support/colour'
 import { random } from '../../../tests/support/random'
-import { reflectanceFromHex, reflectanceToLinear } from './reflectance'
+import { reflectanceFromHex } from './reflectance'
 import { srgbToHex, toGamma, type Triple, hexToSrgb } from './srgb'
 
 const someHex = (next: () => number) => srgbToHex([next(), next(), next()])

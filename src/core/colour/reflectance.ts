@@ -1,5 +1,5 @@
 import { BANDS, W_X, W_Y, W_Z } from './observer'
-import { hexToSrgb, toLinear, XYZ_TO_RGB, xyzToLinear, type Triple } from './srgb'
+import { hexToSrgb, toLinear, XYZ_TO_RGB, type Triple } from './srgb'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
 const { tanh, abs, max, min } = Math
@@ -25,9 +25,6 @@ export function reflectanceToXyz(r: ArrayLike<number>): Triple {
   }
   return [x, y, z]
 }
-
-/** Linear sRGB of a reflectance. */
-export const reflectanceToLinear = (r: ArrayLike<number>): Triple => xyzToLinear(reflectanceToXyz(r))
 
 /** Right-hand sides solved at once: the gradient and the three colour constraints. */
 const SIDES = 4

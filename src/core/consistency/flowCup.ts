@@ -57,9 +57,6 @@ export function kinematicViscosity(key: string, seconds: number): number {
   return cup.viscosity(seconds)
 }
 
-/** Dynamic viscosity in mPa·s: η = ν ρ. */
-export const dynamicViscosity = (nu: number, densityGPerMl: number) => nu * densityGPerMl
-
 /** Seconds of level time per mm²/s, until the studio has read bottles both ways. From memory; a start value. */
 export const START_SECONDS_PER_NU = 0.008
 

@@ -2,7 +2,7 @@
 export const SINK_KINDS = ['waste', 'air', 'out'] as const
 export type SinkKind = (typeof SINK_KINDS)[number]
 
-/** Everything paint can be in. */
+/** Everything paint can be in; a test holds the database's own list to it. @public */
 export const VESSEL_KINDS = ['container', 'bottle', 'pour', 'jar', ...SINK_KINDS] as const
 
 /** Everything that can happen to paint. */

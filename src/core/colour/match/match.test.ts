@@ -1,3 +1,4 @@
+import { mend } from '../../../../tests/support/colour'
 import { BLACK, WHITE, inventPigments, labOf } from '../../../../tests/support/pigments'
 import { random } from '../../../../tests/support/random'
 import { deltaE00 } from '../deltaE00'
@@ -7,7 +8,7 @@ import { opticsFromHex } from '../paintOptics'
 import { reflectanceFromHex } from '../reflectance'
 import { srgbToHex, type Triple } from '../srgb'
 import { aimOf, match, matchSteps } from './match'
-import { asSeen, mend, mendSteps } from './mend'
+import { asSeen, mendSteps } from './mend'
 import { labOfSet, paletteOf, xyzAndSlope, xyzOfSet } from './palette'
 
 const next = random(5)

@@ -2,7 +2,7 @@ import { Invalid } from '../../errors'
 import { deltaE00 } from '../deltaE00'
 import { kOverS, toInternal, type Optics } from '../kubelkaMunk'
 import type { Reflectance } from '../reflectance'
-import { aimOf, finish } from './match'
+import { aimOf } from './match'
 import { labOfSet, paletteOf, type Palette } from './palette'
 import { polish, refine, type Aim, type Refined } from './refine'
 import { pullsAt, screen } from './screen'
@@ -95,10 +95,6 @@ export function* mendSteps(
   const near = unlike(ways.filter((w) => w.deltaE < now).sort((a, b) => a.deltaE - b.deltaE))
   return { now, reached: good.length > 0, ways: (good.length ? good : near).slice(0, SHOWN) }
 }
-
-/** `mendSteps` in one go. */
-export const mend = (target: Reflectance, cup: Optics, paints: readonly Optics[], wish: MendWish) =>
-  finish(mendSteps(target, cup, paints, wish))
 
 const added = (amounts: ArrayLike<number>) => {
   let sum = 0

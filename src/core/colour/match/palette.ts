@@ -1,11 +1,8 @@
 import { labGradient } from '../calibrate'
-import type { Optics } from '../kubelkaMunk'
+import { layerByK, layerReflectance, type Optics } from '../kubelkaMunk'
 import { BANDS, W_X, W_Y, W_Z } from '../observer'
 import { xyzToLab } from '../lab'
 import type { Triple } from '../srgb'
-
-// Taken out of the global once: inner loops run where a look-up of `Math` is not free.
-const { sqrt } = Math
 
 /** K and S of many paints in one block each, 36 bands a paint, for searches. */
 export interface Palette {
@@ -27,7 +24,7 @@ export function paletteOf(paints: readonly Optics[]): Palette {
 const sumK = new Float64Array(BANDS)
 const sumS = new Float64Array(BANDS)
 
-/** K and S of a mix into the scratch of this file. 36 and 0.4 stand as plain numbers, see `kubelkaMunk`. */
+/** K and S of a mix into the scratch of this file. 36 stands as a plain number, see `kubelkaMunk`. */
 function add({ k, s }: Palette, set: ArrayLike<number>, amounts: ArrayLike<number>, n: number): void {
   // Read into locals once: a name of another file costs a look-up at every use.
   const outK = sumK
@@ -47,14 +44,13 @@ function add({ k, s }: Palette, set: ArrayLike<number>, amounts: ArrayLike<numbe
 /** XYZ of a mix of paints of a palette, into `out`. */
 export function xyzOfSet(p: Palette, set: ArrayLike<number>, amounts: ArrayLike<number>, out: Triple): void {
   add(p, set, amounts, set.length)
+  const layer = layerReflectance
   const [wx, wy, wz] = [W_X, W_Y, W_Z]
   let x = 0
   let y = 0
   let z = 0
   for (let i = 0; i < 36; i++) {
-    const k = sumK[i]!
-    const scattered = 0.4 * sumS[i]!
-    const r = scattered / (k + scattered + sqrt(k * (k + 2 * sumS[i]!)))
+    const r = layer(sumK[i]!, sumS[i]!)
     x += r * wx[i]!
     y += r * wy[i]!
     z += r * wz[i]!
@@ -88,6 +84,7 @@ export function xyzAndSlope(
   by: Float64Array,
 ): void {
   add(p, set, amounts, set.length)
+  const [layer, slope] = [layerReflectance, layerByK]
   const [wx, wy, wz] = [W_X, W_Y, W_Z]
   let x = 0
   let y = 0
@@ -95,11 +92,8 @@ export function xyzAndSlope(
   for (let i = 0; i < 36; i++) {
     const k = sumK[i]!
     const s = sumS[i]!
-    const scattered = 0.4 * s
-    const root = sqrt(k * (k + 2 * s))
-    const below = k + scattered + root
-    const r = scattered / below
-    const byK = (-r * (1 + (k + s) / (root + 1e-15))) / below
+    const r = layer(k, s)
+    const byK = slope(k, s)
     x += r * wx[i]!
     y += r * wy[i]!
     z += r * wz[i]!

@@ -1,4 +1,4 @@
-import { kOverS, toInternal } from '../kubelkaMunk'
+import { kOverS, toInternal, layerByK } from '../kubelkaMunk'
 import { BANDS, W_X, W_Y, W_Z } from '../observer'
 import { reflectanceToXyz, type Reflectance } from '../reflectance'
 import type { Triple } from '../srgb'
@@ -32,9 +32,7 @@ export function pullsAt(base: Reflectance, palette: Palette, aim: Triple = [0, 0
   const ratios = Float64Array.from(base, (r) => kOverS(toInternal(min(0.9999, r))))
   for (let i = 0; i < BANDS; i++) {
     const q = ratios[i]!
-    const root = sqrt(q * (q + 2))
-    const below = q + 0.4 + root
-    const slope = (-0.4 * (1 + (q + 1) / max(root, 1e-9))) / (below * below)
+    const slope = layerByK(q, 1)
     for (let c = 0; c < 3; c++)
       axes[c]![i] = slope * (byXyz[c]![0] * W_X[i]! + byXyz[c]![1] * W_Y[i]! + byXyz[c]![2] * W_Z[i]!)
     weight[i] = hypot(axes[0]![i]!, axes[1]![i]!, axes[2]![i]!) * q
