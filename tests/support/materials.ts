@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { MEDIUM_KINDS, BODIES, OPACITIES, ROLES, SHEENS, STRENGTHS } from '@/core/paint/properties'
 import { THINNERS } from '@/core/mix/thinners'
-import type { MaterialInput } from '@/db/materials/schema'
+import { schemaOf, type MaterialInput } from '@/db/materials/schema'
 
 /** Text as people type it: accents, quotes, signs that begin a formula, line breaks; never only spaces around it. */
 const text = (max: number) =>
@@ -39,8 +39,7 @@ const flags = fc
   )
   .map((list) => [...list.filter((f) => f.rule === 'avoid'), ...list.filter((f) => f.rule === 'only')])
 
-/** A paint, medium or thinner with anything a form can hold, invented at random. */
-export const aMaterial: fc.Arbitrary<MaterialInput> = fc.oneof(
+const said = fc.oneof(
   fc.record({
     ...shared,
     kind: fc.constant('paint' as const),
@@ -82,3 +81,6 @@ export const aMaterial: fc.Arbitrary<MaterialInput> = fc.oneof(
     waterShare: share,
   }),
 ) as fc.Arbitrary<MaterialInput>
+
+/** A paint, medium or thinner with anything a form can hold, invented at random; what is not said, as the schema fills it. */
+export const aMaterial: fc.Arbitrary<MaterialInput> = said.map((m) => schemaOf(m.kind).cast(m) as MaterialInput)

@@ -1,19 +1,8 @@
-import { App } from 'antd'
-import type { ReactNode } from 'react'
-import { renderToStaticMarkup } from 'react-dom/server'
+import { words } from '../../../../tests/support/words'
 import { BatchDesk, type OpenBatch } from './BatchDesk'
 import { stateSchema } from '@/db/formulas/batchSchema'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
-
-const html = (node: ReactNode) => renderToStaticMarkup(<App>{node}</App>)
-
-const words = (node: ReactNode) =>
-  html(node)
-    .replace(/<style[^>]*>.*?<\/style>/gs, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/\s+/g, ' ')
 
 describe('a batch on its card', () => {
   const paints = [

@@ -1,33 +1,9 @@
-import { App } from 'antd'
-import type { ReactNode } from 'react'
-import { renderToStaticMarkup } from 'react-dom/server'
-import type { Material } from '@/db/materials/mixable'
-import { mixable } from '../../../../tests/support/mixable'
+import { html } from '../../../../tests/support/words'
+import { teal, violet, white, yellow } from '../../../../tests/support/deskPaints'
 import { viewOf } from './deskDraft'
 import { hidingWords, MixPicture } from './MixPicture'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
-
-const html = (node: ReactNode) => renderToStaticMarkup(<App>{node}</App>)
-
-const paint = (id: string, hex: string, more: Partial<Material> = {}) =>
-  mixable(id, {
-    hex,
-    sigma: 0.05,
-    known: 'tint and shade',
-    pigments: ['PB29'],
-    priceMinor: 600,
-    onHandUl: 60_000,
-    ...more,
-  })
-
-const violet = paint('Plum', '#4a2a78')
-
-const yellow = paint('Marigold', '#f2b814')
-
-const white = paint('Chalk', '#f5f3ec')
-
-const teal = paint('Teal', '#136a78')
 
 const byId = new Map([violet, yellow, white, teal].map((p) => [p.id, p]))
 

@@ -1,40 +1,9 @@
-import { App } from 'antd'
-import type { ReactNode } from 'react'
-import { renderToStaticMarkup } from 'react-dom/server'
+import { html, words } from '../../../../tests/support/words'
+import { teal, violet, white, yellow } from '../../../../tests/support/deskPaints'
 import type { Candidate } from '@/core/colour/match/rank'
-import type { Material } from '@/db/materials/mixable'
-import { mixable } from '../../../../tests/support/mixable'
 import { CandidateCard } from './CandidateCard'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
-
-const html = (node: ReactNode) => renderToStaticMarkup(<App>{node}</App>)
-
-const words = (node: ReactNode) =>
-  html(node)
-    .replace(/<style[^>]*>.*?<\/style>/gs, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/\s+/g, ' ')
-
-const paint = (id: string, hex: string, more: Partial<Material> = {}) =>
-  mixable(id, {
-    hex,
-    sigma: 0.05,
-    known: 'tint and shade',
-    pigments: ['PB29'],
-    priceMinor: 600,
-    onHandUl: 60_000,
-    ...more,
-  })
-
-const violet = paint('Plum', '#4a2a78')
-
-const yellow = paint('Marigold', '#f2b814')
-
-const white = paint('Chalk', '#f5f3ec')
-
-const teal = paint('Teal', '#136a78')
 
 describe('a candidate', () => {
   const candidate: Candidate = {

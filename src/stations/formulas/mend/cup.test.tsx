@@ -1,30 +1,10 @@
+import { teal, violet, white, yellow } from '../../../../tests/support/deskPaints'
 import { hexToLab } from '@/core/colour/lab'
 import { hexToSrgb } from '@/core/colour/srgb'
-import type { Material } from '@/db/materials/mixable'
-import { mixable } from '../../../../tests/support/mixable'
 import { besidesUl, cupOf, takenAlong } from './cup'
 import { labOfTarget, spectrumOfTarget, targetOf } from '../target/target'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
-
-const paint = (id: string, hex: string, more: Partial<Material> = {}) =>
-  mixable(id, {
-    hex,
-    sigma: 0.05,
-    known: 'tint and shade',
-    pigments: ['PB29'],
-    priceMinor: 600,
-    onHandUl: 60_000,
-    ...more,
-  })
-
-const violet = paint('Plum', '#4a2a78')
-
-const yellow = paint('Marigold', '#f2b814')
-
-const white = paint('Chalk', '#f5f3ec')
-
-const teal = paint('Teal', '#136a78')
 
 const byId = new Map([violet, yellow, white, teal].map((p) => [p.id, p]))
 

@@ -1,18 +1,7 @@
-import { App } from 'antd'
-import type { ReactNode } from 'react'
-import { renderToStaticMarkup } from 'react-dom/server'
+import { words } from '../../../../tests/support/words'
 import { NamedColours, type ColourCard } from './NamedColours'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
-
-const html = (node: ReactNode) => renderToStaticMarkup(<App>{node}</App>)
-
-const words = (node: ReactNode) =>
-  html(node)
-    .replace(/<style[^>]*>.*?<\/style>/gs, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/\s+/g, ' ')
 
 describe('the shelf of colours', () => {
   const card: ColourCard = {

@@ -1,65 +1,8 @@
-import { renderToStaticMarkup } from 'react-dom/server'
-import { hexToLab } from '@/core/colour/lab'
+import { drawerPaint } from '../../../../tests/support/paints'
+import { words } from '../../../../tests/support/words'
 import { alike } from '@/core/colour/likeness'
-import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import { PaintSheet } from './PaintSheet'
 import type { DrawerPaint } from '@/db/materials/drawer'
-import type { PaintRow } from '@/db/materials/read'
-
-const common = {
-  maker: 'Kvarnby Colour',
-  line: 'Studio',
-  containerUl: 120_000,
-  priceMinor: 990,
-  lowUl: null,
-  supplier: '',
-  barcode: '',
-  tags: [],
-  notes: '',
-  discontinued: false,
-  archived: false,
-  revision: 1,
-  ...DEFAULTS_BY_BODY.soft,
-}
-
-const teal: PaintRow = {
-  ...common,
-  id: 'm',
-  kind: 'paint',
-  name: 'Canal Teal',
-  body: 'soft',
-  opacity: 'semi-opaque',
-  contrastRatio: null,
-  sheen: 'satin',
-  sheenStrength: 2,
-  strength: 'strong',
-  lightfastness: '',
-  pigments: ['PB15:3', 'PG7'],
-  swatchHex: '#136a78',
-  tintHex: null,
-  tintWhiteShare: null,
-  shadeHex: null,
-  shadeBlackShare: null,
-  readings: { masstone: null, tint: null, shade: null },
-  wetHex: null,
-  flags: [],
-  substitutes: [],
-  standIn: [],
-}
-
-const paint = (more: Partial<DrawerPaint> = {}): DrawerPaint => {
-  const m = { ...teal, ...more }
-  return { ...m, lab: hexToLab(m.swatchHex), hueOrder: 0, perMl: 8.25, ...more }
-}
-
-/** Words of a picture, as they are read. */
-const words = (node: React.ReactElement) =>
-  renderToStaticMarkup(node)
-    .replace(/<(style|title)[^>]*>.*?<\/\1>/g, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/&amp;/g, '&')
-    .replace(/\s+/g, ' ')
 
 describe('a paint’s page', () => {
   const sheet = (p: DrawerPaint, others: DrawerPaint[] = [], mediumPerMl: number | null = 1.5) => {
@@ -86,38 +29,40 @@ describe('a paint’s page', () => {
     )
   }
   it('tells one pigment from many, and asks for a tint where there is none', () => {
-    expect(sheet(paint())).toContain('2 pigments')
-    expect(sheet(paint({ pigments: ['PG7'] }))).toContain('One pigment')
-    expect(sheet(paint())).toContain('Add a tint in white')
-    const painted = sheet(paint({ tintHex: '#6aaab6', tintWhiteShare: 0.9, wetHex: '#187584' }))
+    expect(sheet(drawerPaint())).toContain('2 pigments')
+    expect(sheet(drawerPaint({ pigments: ['PG7'] }))).toContain('One pigment')
+    expect(sheet(drawerPaint())).toContain('Add a tint in white')
+    const painted = sheet(drawerPaint({ tintHex: '#6aaab6', tintWhiteShare: 0.9, wetHex: '#187584' }))
     expect(painted).toContain('tint, 90 % white')
     expect(painted).toContain('wet, plainly lighter')
     expect(painted).not.toContain('Add a tint in white')
   })
   it('costs the mixed paint at the house ratio: (8.25 + 2 × 1.5) ÷ 3 = 3.75 ct', () => {
-    expect(sheet(paint())).toContain('€0.038 a ml at 2 : 1')
-    expect(sheet(paint(), [], null)).not.toContain('at 2 : 1')
+    expect(sheet(drawerPaint())).toContain('€0.038 a ml at 2 : 1')
+    expect(sheet(drawerPaint(), [], null)).not.toContain('at 2 : 1')
     // Ready to pour needs no medium: it costs what it costs.
-    expect(sheet(paint({ body: 'ready' }), [], null)).toContain('€0.083 a ml at 0 : 1')
+    expect(sheet(drawerPaint({ body: 'ready' }), [], null)).toContain('€0.083 a ml at 0 : 1')
   })
   it('names what could replace it, and the formula that stands in once it is discontinued', () => {
-    const same = paint({
+    const same = drawerPaint({
       id: 's',
       name: 'Weir Teal',
       maker: 'Torvald Works',
       pigments: ['PG7', 'PB15:3'],
       swatchHex: '#176e7c',
     })
-    const said = sheet(paint({ discontinued: true, standIn: [{ paintId: 's', parts: 2 }], substitutes: ['s'] }), [same])
+    const said = sheet(drawerPaint({ discontinued: true, standIn: [{ paintId: 's', parts: 2 }], substitutes: ['s'] }), [
+      same,
+    ])
     expect(said).toContain('What stands in for it is listed below')
     expect(said).toContain('Can be replaced by Weir Teal .')
     expect(said).toMatch(
       /Weir Teal Torvald Works side by side only ΔE00 \d\.\d the same PB15:3|Weir Teal Torvald Works (cannot tell|side by side only) ΔE00 \d\.\d the same/,
     )
-    expect(sheet(paint())).toContain('Nothing in the drawer shares its pigments')
+    expect(sheet(drawerPaint())).toContain('Nothing in the drawer shares its pigments')
   })
   it('shows the caution where a pigment is harmful as dust', () => {
-    expect(sheet(paint({ pigments: ['PR108'] }))).toContain('follow the label, local codes and licensed practice')
-    expect(sheet(paint({ pigments: ['PY74'] }))).not.toContain('licensed practice')
+    expect(sheet(drawerPaint({ pigments: ['PR108'] }))).toContain('follow the label, local codes and licensed practice')
+    expect(sheet(drawerPaint({ pigments: ['PY74'] }))).not.toContain('licensed practice')
   })
 })

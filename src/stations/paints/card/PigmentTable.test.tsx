@@ -1,14 +1,5 @@
-import { renderToStaticMarkup } from 'react-dom/server'
+import { words } from '../../../../tests/support/words'
 import { PigmentTable } from './PigmentTable'
-
-/** Words of a picture, as they are read. */
-const words = (node: React.ReactElement) =>
-  renderToStaticMarkup(node)
-    .replace(/<(style|title)[^>]*>.*?<\/\1>/g, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/&amp;/g, '&')
-    .replace(/\s+/g, ' ')
 
 describe('the pigment table', () => {
   it('says what the reference says, where it is from, and what is not in it', () => {

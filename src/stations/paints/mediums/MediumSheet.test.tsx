@@ -1,49 +1,14 @@
+import { flowMedium, tapWater } from '../../../../tests/support/paints'
+import { words } from '../../../../tests/support/words'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { EFFECTS, EFFECTS_BY_KIND } from '@/core/mix/mediumEffects'
-import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import { EffectChart } from './EffectChart'
 import { MediumCards } from './MediumCards'
 import { MediumSheet } from './MediumSheet'
-import type { MediumRow, WaterRow } from '@/db/materials/read'
-
-const common = {
-  maker: 'Kvarnby Colour',
-  line: 'Studio',
-  containerUl: 120_000,
-  priceMinor: 990,
-  lowUl: null,
-  supplier: '',
-  barcode: '',
-  tags: [],
-  notes: '',
-  discontinued: false,
-  archived: false,
-  revision: 1,
-  ...DEFAULTS_BY_BODY.soft,
-}
-
-/** Words of a picture, as they are read. */
-const words = (node: React.ReactElement) =>
-  renderToStaticMarkup(node)
-    .replace(/<(style|title)[^>]*>.*?<\/\1>/g, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/&amp;/g, '&')
-    .replace(/\s+/g, ' ')
 
 describe('mediums', () => {
-  const flow: MediumRow = {
-    ...common,
-    id: 'f',
-    kind: 'medium',
-    name: 'Kvarnby Flow',
-    mediumKind: 'conditioner',
-    effects: null,
-    waterShare: 0.4,
-    containerUl: 1_000_000,
-    priceMinor: 2000,
-  }
-  const water: WaterRow = { ...common, id: 'w', kind: 'water', name: 'Tap', thinner: 'tap', waterShare: 1 }
+  const flow = flowMedium()
+  const water = tapWater()
   it('have their effects drawn: a bar as long as each is strong', () => {
     const markup = renderToStaticMarkup(<EffectChart effects={EFFECTS_BY_KIND.conditioner} label="Flow" />)
     const widths = [...markup.matchAll(/<rect x="128" y="3" width="([\d.]+)"/g)].map((m) => Number(m[1]))

@@ -1,15 +1,6 @@
-import { renderToStaticMarkup } from 'react-dom/server'
+import { words } from '../../../../tests/support/words'
 import { RunningOut } from './RunningOut'
 import type { PricedPaint } from '@/db/materials/prices'
-
-/** Words of a picture, as they are read. */
-const words = (node: React.ReactElement) =>
-  renderToStaticMarkup(node)
-    .replace(/<(style|title)[^>]*>.*?<\/\1>/g, '')
-    .replace(/<[^>]+>/g, ' ')
-    .replace(/&#x27;/g, '’')
-    .replace(/&amp;/g, '&')
-    .replace(/\s+/g, ' ')
 
 describe('what runs out and what stands idle', () => {
   const now = new Date('2026-05-01T00:00:00Z')

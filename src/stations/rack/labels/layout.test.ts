@@ -1,21 +1,11 @@
+import { longLabel as text } from '../../../../tests/support/labels'
 import jsQR from 'jsqr'
 import { PDFDocument } from 'pdf-lib'
 import sharp from 'sharp'
 import { GRIDS, gridOf, placesOf } from './grids'
-import { drawLabel, modulesPath, wrap, type LabelText } from './layout'
+import { drawLabel, modulesPath, wrap } from './layout'
 import { labelsPdf } from './pdf'
 import { labelsSvg } from './svg'
-
-const text: LabelText = {
-  name: 'Łódź teal, the very long name of a bottle that goes on and on',
-  role: 'pour',
-  code: '7KQ4-D',
-  mixedOn: '3 Nov 2026',
-  keepsUntil: '31 Jul 2027',
-  recipe: 'x '.repeat(200),
-  hex: '#136a78',
-  url: 'http://127.0.0.1:4310/rack/01930000-0000-7000-8000-000000000001',
-}
 
 const width = (t: string, size: number) => 0.55 * size * t.length
 
