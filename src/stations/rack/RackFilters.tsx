@@ -54,7 +54,7 @@ export function RackFilters({ filter, found }: { filter: RackFilterInput; found:
         <Select
           aria-label="Order"
           value={shown.sort}
-          className="w190"
+          className="w150"
           onChange={(sort: string) => go({ sort })}
           options={[
             { value: 'newest', label: 'newest first' },

@@ -9,7 +9,7 @@ export function TrayMark({ item }: { item: TrayItem }) {
   return (
     <button
       type="button"
-      className={styles.trayMark}
+      className={`${styles.trayMark} tray-mark`}
       data-tray={JSON.stringify(item)}
       aria-label={`Tray: ${item.label}`}
       title="On or off the tray (t)"
