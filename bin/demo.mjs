@@ -17,7 +17,6 @@ run(async () => {
   const home = defaultHome()
 
   await ensurePackages(['postgresql'])
-  await ensureModules()
   let other
   try {
     other = takeLock(home)
@@ -47,7 +46,14 @@ run(async () => {
     renameSync(old.data, kept)
     say(`Starting over. The old data is kept in ${kept}`)
   }
-  const cluster = await startCluster(home)
+  // The database needs nothing installed but itself, so it is made while the modules are.
+  const [started, modules] = await Promise.allSettled([startCluster(home), ensureModules()])
+  if (started.status === 'rejected') throw started.reason
+  const cluster = started.value
+  if (modules.status === 'rejected') {
+    await stopCluster(cluster)
+    throw modules.reason
+  }
   const env = appEnv(cluster, { demo })
   const stop = async (app) => {
     app?.child.kill('SIGTERM')
