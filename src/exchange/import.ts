@@ -8,10 +8,10 @@ import { allMaterials, inputOf } from '@/db/materials/read'
 import { writeMaterials, type Write } from '@/db/materials/write'
 import { COLUMNS, guessMapping, type Column, type Mapping } from '@/exchange/fields'
 import { readJson, resolve, writeRest, type ReadCatalogue } from '@/exchange/json'
-import { compared, keyOf, knownByKey, readTable, type Known, type ReadFile, type ReadRow } from '@/exchange/table'
+import { compared, keyOf, knownByKey, readTable, type HereAlready, type ReadFile, type ReadRow } from '@/exchange/table'
 
 /** Every material of the studio as an import compares with it. */
-export async function knownMaterials(tx: Tx): Promise<Known[]> {
+export async function knownMaterials(tx: Tx): Promise<HereAlready[]> {
   return (await allMaterials(tx)).map((m) => ({ id: m.id, revision: m.revision, input: inputOf(m) }))
 }
 
@@ -29,15 +29,15 @@ export async function mappingFor(tx: Tx, headings: readonly string[]): Promise<M
 }
 
 /** A file held against the studio: each row with the id it has or will have. */
-interface Reading {
-  readonly known: readonly Known[]
+interface HeldAgainst {
+  readonly known: readonly HereAlready[]
   readonly rows: readonly ReadRow[]
   readonly ids: readonly string[]
   /** Where the file is a catalogue: what hangs between its materials. */
   readonly catalogue?: ReadCatalogue
 }
 
-async function readWhole(tx: Tx, file: ReadFile, mapping: Mapping): Promise<Reading> {
+async function readWhole(tx: Tx, file: ReadFile, mapping: Mapping): Promise<HeldAgainst> {
   const known = await knownMaterials(tx)
   if (file.kind === 'table') {
     const rows = readTable(file.table, mapping, knownByKey(known))

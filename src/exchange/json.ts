@@ -15,7 +15,7 @@ import { archiveMaterials, notePair } from '@/db/materials/write'
 import { formulaSchema, readFormulas, writeFormulas, type JsonFormula } from '@/exchange/formulasJson'
 import { readRecipes, recipeSchema, writeRecipes, type JsonRecipe } from '@/exchange/recipesJson'
 import { refSchema, type Ref } from '@/exchange/ref'
-import { keyOf, knownByKey, type Known } from '@/exchange/table'
+import { keyOf, knownByKey, type HereAlready } from '@/exchange/table'
 
 export const FORMAT = 'fika-catalogue'
 export const VERSION = 1
@@ -158,8 +158,8 @@ export function readJson(text: string): ReadCatalogue {
 /** The inputs of a catalogue with references turned into ids of this studio; one that leads nowhere is left out. */
 export function resolve(
   read: ReadCatalogue,
-  known: readonly Known[],
-): { input: MaterialInput; archived: boolean; id: string; known: Known | undefined }[] {
+  known: readonly HereAlready[],
+): { input: MaterialInput; archived: boolean; id: string; known: HereAlready | undefined }[] {
   const byKey = knownByKey(known)
   const ids = new Map<string, string>()
   for (const m of read.materials) ids.set(keyOf(m.input), byKey.get(keyOf(m.input))?.id ?? uuidv7())

@@ -16,7 +16,7 @@ export type ReadFile =
 /** Largest file read, in bytes; most rows in it; longest cell. */
 export const LIMITS = { bytes: 8_000_000, rows: 10_000, cell: 20_000 } as const
 
-export interface Known {
+export interface HereAlready {
   readonly id: string
   readonly revision: number
   readonly input: MaterialInput
@@ -30,14 +30,14 @@ export interface ReadRow {
   /** Why it cannot be imported, or what it would change. */
   readonly why: string
   readonly material?: MaterialInput
-  readonly known?: Known
+  readonly known?: HereAlready
 }
 
 /** What makes two rows the same material. */
 export const keyOf = (m: Pick<MaterialInput, 'kind' | 'maker' | 'line' | 'name'>) =>
   [m.kind, m.maker, m.line, m.name].map((s) => s.trim().toLowerCase()).join('\u0000')
 
-export const knownByKey = (known: readonly Known[]) => new Map(known.map((k) => [keyOf(k.input), k]))
+export const knownByKey = (known: readonly HereAlready[]) => new Map(known.map((k) => [keyOf(k.input), k]))
 
 const LINKS = 'links to other paints, spectra' as const
 
@@ -65,7 +65,7 @@ export function shownIn(m: MaterialInput, column: Column | typeof LINKS): string
  * Reads a list row by row: what is new, what it would change of what is here, and what cannot be imported and why.
  * @throws Invalid when the list as a whole cannot be read
  */
-export function readTable(table: Table, mapping: Mapping, known: ReadonlyMap<string, Known>): ReadRow[] {
+export function readTable(table: Table, mapping: Mapping, known: ReadonlyMap<string, HereAlready>): ReadRow[] {
   if (table.rows.length > LIMITS.rows)
     throw new Invalid(`This file has more than ${LIMITS.rows} rows. Split it, and import the parts.`, 'file')
   const columns = table.headings.map((h) => mapping[h] ?? '')
@@ -83,7 +83,7 @@ export function readTable(table: Table, mapping: Mapping, known: ReadonlyMap<str
 }
 
 /** What bringing a material in would do to the one that is here, if there is one. */
-export function compared(line: number, material: MaterialInput, known: Known | undefined): ReadRow {
+export function compared(line: number, material: MaterialInput, known: HereAlready | undefined): ReadRow {
   const row = { line, name: material.name, material }
   if (!known) return { ...row, state: 'new', why: '' }
   const changes = differences(known.input, material).map((c) => c.replaceAll('_', ' '))
@@ -91,7 +91,12 @@ export function compared(line: number, material: MaterialInput, known: Known | u
   return { ...row, state: 'changed', why: `changes ${changes.join(', ')}`, known }
 }
 
-function readRow(line: number, cells: Cells, known: ReadonlyMap<string, Known>, seen: Map<string, number>): ReadRow {
+function readRow(
+  line: number,
+  cells: Cells,
+  known: ReadonlyMap<string, HereAlready>,
+  seen: Map<string, number>,
+): ReadRow {
   const name = (cells.name ?? '').trim().slice(0, 120)
   try {
     if (Object.values(cells).some((c) => c.length > LIMITS.cell))

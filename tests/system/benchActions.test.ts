@@ -25,7 +25,7 @@ import {
 } from '@/stations/bench/recipes/actions'
 import type { RecipeBody } from '@/db/recipes/schema'
 import { benchStart } from '@/stations/bench/start'
-import { viewOf } from '@/stations/bench/mixDraft'
+import { benchView } from '@/stations/bench/mixDraft'
 import { listMixable } from '@/db/materials/mixable'
 import { makeStudio } from '../support/studio'
 
@@ -157,7 +157,7 @@ describe('recipes and rules', () => {
       recipe: { id, name: recipe!.name, version: 2, body: recipe!.versions[0]!.body },
     })
     expect(start).toMatchObject({ label: 'House swipe', role: 'swipe', technique: 'swipe', recipe: { version: 2 } })
-    const view = viewOf(
+    const view = benchView(
       { ...start.draft, scaleBy: 'cups', scaleText: '3', cupSize: '84 ml' },
       new Map(materials.map((m) => [m.id, m])),
       'metric',

@@ -10,7 +10,7 @@ import type { Material } from '@/db/materials/mixable'
 import { rulesOf, type RulesRow } from '@/db/people/houseRules'
 import { Cup } from '@/ui/pictures/Cup'
 import { BenchProviders } from '@/ui/frame/Providers'
-import { viewOf, type Draft } from './mixDraft'
+import { benchView, type Draft } from './mixDraft'
 import { RecipePanel } from './RecipePanel'
 import { AmountsPanel } from './AmountsPanel'
 import { WaterMeter } from './WaterMeter'
@@ -46,7 +46,7 @@ export function Bench({
   const change = (part: Partial<Draft>) => setDraft((d) => ({ ...d, ...part }))
   const rules = useMemo(() => rulesOf(row), [row])
   const schools = useMemo((): School[] => schoolsOf(rules), [rules])
-  const view = useMemo(() => viewOf(draft, byId, units, school, rules), [draft, byId, units, school, rules])
+  const view = useMemo(() => benchView(draft, byId, units, school, rules), [draft, byId, units, school, rules])
   const layers = view.lines.map((l) => ({
     id: l.materialId,
     label: l.material.name,

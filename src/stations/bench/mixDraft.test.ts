@@ -1,7 +1,7 @@
 import type { Material } from '@/db/materials/mixable'
 import { mixable } from '../../../tests/support/mixable'
 import { usualSizeUl } from './bottleDraft'
-import { viewOf, type Draft } from './mixDraft'
+import { benchView, type Draft } from './mixDraft'
 import { PLAIN } from './start'
 
 const material = (id: string, more: Partial<Material>) => mixable(id, { priceMinor: 990, ...more })
@@ -49,7 +49,7 @@ const draft: Draft = {
   ...PLAIN,
   total: '300 ml',
 }
-const view = (change: Partial<Draft>) => viewOf({ ...draft, ...change }, materials, 'metric', 'paint-30')
+const view = (change: Partial<Draft>) => benchView({ ...draft, ...change }, materials, 'metric', 'paint-30')
 
 describe('the bench from what is typed', () => {
   it('takes the house ratio of the body there is most of', () => {

@@ -101,7 +101,7 @@ function scaleOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: 
 }
 
 /** Works out the whole bench from what is typed. Pure: the same draft gives the same view. */
-export function viewOf(
+export function benchView(
   draft: Draft,
   materials: ReadonlyMap<string, Material>,
   units: UnitSystem,

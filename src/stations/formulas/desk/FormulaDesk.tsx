@@ -23,7 +23,7 @@ import { readVolume } from '@/ui/forms/QuantityInput'
 import { pairsOf } from '../shown'
 import { TargetPicker } from '../target/TargetPicker'
 import type { Coloured, Target } from '../target/target'
-import { inUnit, viewOf, type Row, type Unit } from './deskDraft'
+import { inUnit, formulaView, type Row, type Unit } from './deskDraft'
 import { MixPicture } from './MixPicture'
 import { PartsTable } from './PartsTable'
 import { SaveFormula, type Kept } from './SaveFormula'
@@ -74,7 +74,7 @@ export function FormulaDesk({
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const typedBatch = readVolume(batch, units)
   const batchUl = typedBatch.value ?? 100_000
-  const view = useMemo(() => viewOf(rows, unit, batchUl, byId, film), [rows, unit, batchUl, byId, film])
+  const view = useMemo(() => formulaView(rows, unit, batchUl, byId, film), [rows, unit, batchUl, byId, film])
   const { used, prediction } = view
   const shift = useMemo(() => wetDryShift(pairsOf(wetDry), medium || null, medium ? USUAL_MEDIUM : 0), [wetDry, medium])
   const ground = studio.find((c) => `${c.kind}:${c.id}` === groundKey)

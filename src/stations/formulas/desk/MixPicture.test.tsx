@@ -1,6 +1,6 @@
 import { html } from '../../../../tests/support/words'
 import { teal, violet, white, yellow } from '../../../../tests/support/deskPaints'
-import { viewOf } from './deskDraft'
+import { formulaView } from './deskDraft'
 import { hidingWords, MixPicture } from './MixPicture'
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }))
@@ -12,7 +12,7 @@ describe('the mix', () => {
     { id: 'Teal', amount: '2' },
     { id: 'Chalk', amount: '1' },
   ]
-  const { used, prediction } = viewOf(rows, 'parts', 90_000, byId)
+  const { used, prediction } = formulaView(rows, 'parts', 90_000, byId)
   it('is drawn dry beside wet, in cups, over the card and against the target', () => {
     const target = { label: 'picked', hex: prediction!.hex, reflectance: null, sheen: null }
     const drawn = html(<MixPicture used={used} prediction={prediction} wetHex="#2b8894" target={target} />)

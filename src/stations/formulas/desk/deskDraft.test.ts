@@ -7,7 +7,7 @@ import type { Material } from '@/db/materials/mixable'
 import { mixable } from '../../../../tests/support/mixable'
 import { rowsFromAddress, targetFromAddress } from '../address'
 import { hexOfParts, lookOfParts, textOfParts } from '../shown'
-import { inUnit, viewOf } from './deskDraft'
+import { inUnit, formulaView } from './deskDraft'
 
 const material = (id: string, hex: string, more: Partial<Material> = {}) =>
   mixable(id, { hex, sigma: 0.05, known: 'tint and shade', densityGPerMl: 1.25, priceMinor: 600, ...more })
@@ -25,7 +25,7 @@ const rows = (blue: string, white: string) => [
 
 describe('a formula from what is typed', () => {
   it('works out colour, share, volume and cost', () => {
-    const v = viewOf(rows('1', '3'), 'parts', 80_000, paints)
+    const v = formulaView(rows('1', '3'), 'parts', 80_000, paints)
     expect(v.prediction!.hex).toBe(
       mixToHex([opticsFromHex('#1d4e9e', 'normal'), opticsFromHex('#f5f3ec', 'normal')], [1, 3]),
     )
@@ -39,33 +39,33 @@ describe('a formula from what is typed', () => {
     expect(v.steps.reduce((s, x) => s + x.ul, 0)).toBe(80_000)
   })
   it('reads drops, ml and g as volumes of their own, and goes from one unit to another', () => {
-    const ml = viewOf(rows('20', '1 1/2'), 'ml', 0, paints)
+    const ml = formulaView(rows('20', '1 1/2'), 'ml', 0, paints)
     expect(ml.batchUl).toBe(21_500)
-    expect(viewOf(rows('400', '30'), 'drops', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
-    expect(viewOf(rows('25', '1,875'), 'g', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
+    expect(formulaView(rows('400', '30'), 'drops', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
+    expect(formulaView(rows('25', '1,875'), 'g', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
     expect(inUnit(ml, 'drops')).toEqual(rows('400', '30'))
     expect(inUnit(ml, 'g')).toEqual(rows('25', '1.88'))
-    expect(inUnit(viewOf(rows('40', '10'), 'ml', 0, paints), 'parts')).toEqual(rows('4', '1'))
+    expect(inUnit(formulaView(rows('40', '10'), 'ml', 0, paints), 'parts')).toEqual(rows('4', '1'))
   })
   it('says what it cannot read, names no price where one is missing, and shows nothing of nothing', () => {
-    expect(viewOf(rows('some', '1'), 'parts', 1000, paints).problems).toEqual([
+    expect(formulaView(rows('some', '1'), 'parts', 1000, paints).problems).toEqual([
       '“some” is not an amount of blue. Type it like 2 or 1/2.',
     ])
-    expect(viewOf([...rows('1', '1'), { id: 'blue', amount: '2' }], 'parts', 1000, paints).problems[0]).toMatch(
+    expect(formulaView([...rows('1', '1'), { id: 'blue', amount: '2' }], 'parts', 1000, paints).problems[0]).toMatch(
       'named twice',
     )
-    expect(viewOf([{ id: 'gold', amount: '1' }], 'parts', 1000, paints).perMl).toBeNull()
-    expect(viewOf(rows('', '0'), 'parts', 1000, paints)).toMatchObject({
+    expect(formulaView([{ id: 'gold', amount: '1' }], 'parts', 1000, paints).perMl).toBeNull()
+    expect(formulaView(rows('', '0'), 'parts', 1000, paints)).toMatchObject({
       used: [],
       prediction: undefined,
       problems: [],
     })
-    expect(viewOf([{ id: 'gone', amount: '1' }], 'parts', 1000, paints).used).toEqual([])
+    expect(formulaView([{ id: 'gone', amount: '1' }], 'parts', 1000, paints).used).toEqual([])
   })
   it('says how sure it is in a sentence, and what to paint out next', () => {
     const words = (more: Partial<Material>) => {
       const own = new Map([...paints, ['blue', material('blue', '#1d4e9e', more)]] as const)
-      const v = viewOf(rows('1', '3'), 'parts', 80_000, own)
+      const v = formulaView(rows('1', '3'), 'parts', 80_000, own)
       return sureWords(
         v.prediction!,
         v.used.map((u) => u.material.name),

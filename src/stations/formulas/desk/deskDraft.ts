@@ -42,7 +42,7 @@ const perUnit = (unit: Unit, m: Material) =>
   unit === 'drops' ? DROP_UL : unit === 'ml' ? 1000 : unit === 'g' ? 1000 / m.densityGPerMl : 1000
 
 /** Works out a formula from what is typed. Pure: the same rows give the same view. */
-export function viewOf(
+export function formulaView(
   rows: readonly Row[],
   unit: Unit,
   batchUl: number,

@@ -22,7 +22,7 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { readVolume } from '@/ui/forms/QuantityInput'
 import { SplitDisc } from '@/ui/pictures/SplitDisc'
-import { inUnit, viewOf, type Row, type Unit } from '../desk/deskDraft'
+import { inUnit, formulaView, type Row, type Unit } from '../desk/deskDraft'
 import { PartsTable } from '../desk/PartsTable'
 import { formulaPaint, mixesLikePigment } from '../formulaPaint'
 import { spectrumOfTarget, type Coloured, type Target } from '../target/target'
@@ -74,7 +74,7 @@ export function MendDesk({
     start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : `${start.roomUl / 1000} ml`,
   )
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
-  const view = useMemo(() => viewOf(rows, unit, 100_000, byId), [rows, unit, byId])
+  const view = useMemo(() => formulaView(rows, unit, 100_000, byId), [rows, unit, byId])
   const { used } = view
   const cupHex = useMemo(
     () =>
