@@ -1,3 +1,5 @@
+import { hexToLab, labToLch } from '@/core/colour/lab'
+import type { Triple } from '@/core/colour/srgb'
 import { v7 as uuidv7 } from 'uuid'
 import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
@@ -113,6 +115,16 @@ describe('mixing and pouring', () => {
         bottle,
       ]),
     )
-    expect(row!.colour_hex).toMatch(/^#[0-9a-f]{6}$/)
+    const [from, to, mixed] = ['#1d4e9e', '#f6f4ee', row!.colour_hex].map((hex) => labToLch(hexToLab(hex))) as [
+      Triple,
+      Triple,
+      Triple,
+    ]
+    // One part in ten of a blue: far lighter than it, short of the white, less coloured than it, and a blue still.
+    expect(mixed[0]).toBeGreaterThan(from[0] + 15)
+    expect(mixed[0]).toBeLessThan(to[0])
+    expect(mixed[1]).toBeGreaterThan(8)
+    expect(mixed[1]).toBeLessThan(from[1])
+    expect(Math.abs(mixed[2] - from[2])).toBeLessThan(40)
   })
 })

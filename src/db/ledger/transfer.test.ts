@@ -1,3 +1,5 @@
+import { deltaE00 } from '@/core/colour/deltaE00'
+import { hexToLab } from '@/core/colour/lab'
 import fc from 'fast-check'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError } from '@/core/errors'
@@ -301,7 +303,9 @@ describe('run-off', () => {
     expect(jar).toEqual({ id: jarId, label: 'Run-off' })
     const found = await studio.run((tx) => findBottle(tx, jarId))
     expect(found).toMatchObject({ isJar: true, ul: 20_000, role: 'base coat' })
-    expect(found.hex).toMatch(/^#/)
+    // Of the pour's own mean composition, so of its own colour.
+    const poured = await studio.run((tx) => findBottle(tx, a))
+    expect(deltaE00(hexToLab(found.hex!), hexToLab(poured.hex!))).toBeLessThan(3)
     expect(found.recipe.mediums[0]!.parts).toBeCloseTo(55 / 35, 2)
     await studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar: null, netMg: 22_167 }))
     expect(await studio.holds(jarId)).toBe(40_000)

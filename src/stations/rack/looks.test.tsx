@@ -36,15 +36,15 @@ describe('a bottle as it is drawn', () => {
       look({ keepUntil: now - 1 }).keep,
       look({ keepUntil: null as unknown as number }).keep,
     ]).toEqual(['near', 'past', undefined])
-    const corner = 'M3 30 h20 l-20 20 Z'
-    expect(draw()).not.toContain(corner)
-    expect(draw({ keepUntil: now - 1 })).toContain(`d="${corner}" fill="#1c1c1c"`)
+    expect(draw()).not.toContain('data-mark="keep')
+    expect(draw({ keepUntil: now + 13 * DAY })).toContain('data-mark="keep near"')
+    expect(draw({ keepUntil: now - 1 })).toContain('data-mark="keep past"')
   })
   it('has a mound as steep as it pours thick, and a bar under the reference', () => {
     const mound = (s: number | null) => draw({ levelTimeS: s as unknown as null })
     expect(mound(null)).not.toContain('rx="4"')
     expect(mound(6)).not.toBe(mound(0.5))
-    expect(draw({ isReference: true })).toContain('M14 152.500h72')
+    expect(draw({ isReference: true })).toContain('data-mark="reference"')
     expect(draw({ isJar: true })).not.toBe(draw())
     expect(draw({ ul: 0 })).not.toContain('clip-path="url(#b-x)"')
   })

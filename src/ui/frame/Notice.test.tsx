@@ -18,5 +18,5 @@ describe('small things', () => {
     expect(markup).toMatch('aria-label="Tray: Rain &amp; &quot;fog&quot; blue"')
   })
   it('a chip without a colour is crossed out', () =>
-    expect(renderToStaticMarkup(<Chip hex={null} />)).toMatch('M4 24L24 4'))
+    expect(renderToStaticMarkup(<Chip hex={null} />)).toContain('data-mark="no colour"'))
 })

@@ -64,6 +64,7 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
       ) : null}
       {look.keep ? (
         <path
+          data-mark={`keep ${look.keep}`}
           d="M3 30 h20 l-20 20 Z"
           fill={look.keep === 'past' ? '#1c1c1c' : '#fff'}
           stroke="#1c1c1c"
@@ -90,7 +91,7 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
           <path d="M31 141.500h38" stroke="#1c1c1c" strokeWidth="1.5" />
         </g>
       ) : null}
-      {look.reference ? <path d="M14 152.500h72" stroke="#1c1c1c" strokeWidth="3" /> : null}
+      {look.reference ? <path data-mark="reference" d="M14 152.500h72" stroke="#1c1c1c" strokeWidth="3" /> : null}
     </svg>
   )
 }

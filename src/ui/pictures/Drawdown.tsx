@@ -75,7 +75,7 @@ export function Chip({ hex, sheen = 'satin', size = 28 }: { hex: string | null; 
       {hex ? (
         <rect x=".5" y=".5" width="27" height="27" rx="4" fill={sheenFill(sheen)} />
       ) : (
-        <path d="M4 24L24 4" stroke="#6b6b6b" />
+        <path data-mark="no colour" d="M4 24L24 4" stroke="#6b6b6b" />
       )}
     </svg>
   )
