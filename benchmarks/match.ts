@@ -109,7 +109,7 @@ async function searches(page: Page, url: string, hexes: readonly string[], most:
           button.click()
           // A timer, not a named function: names are wrapped by the compiler in a helper the page does not have.
           const timer = setInterval(() => {
-            if (document.querySelector('.candidate svg rect')?.getAttribute('fill') !== wanted) return
+            if (document.querySelector('[data-testid="candidate"] svg rect')?.getAttribute('fill') !== wanted) return
             clearInterval(timer)
             resolve(performance.now() - from)
           }, 1)

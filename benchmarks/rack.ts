@@ -80,7 +80,7 @@ async function onScreen(url: string, cookie: string, sql: () => Promise<unknown>
     const [paints, filters, queries]: [number[], number[], number[]] = [[], [], []]
     for (let i = 0; i < 9; i++) {
       await page.goto(`${url}/rack?by=age`)
-      await page.locator('.on-shelf').first().waitFor()
+      await page.locator('[data-card]').first().waitFor()
       paints.push(await page.evaluate(() => performance.getEntriesByName('first-contentful-paint')[0]!.startTime))
       await page.waitForTimeout(400)
       const from = performance.now()
