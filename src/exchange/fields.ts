@@ -10,7 +10,7 @@ import {
   type MaterialKind,
   type MediumKind,
 } from '@/core/paint/properties'
-import { EVERY_FIELD, fieldsOf, type FieldCell } from '@/db/materials/fields'
+import { EVERY_FIELD, FIELDS, fieldsOf, wordsIn, type FieldCell } from '@/db/materials/fields'
 import { schemaOf, type MaterialInput } from '@/db/materials/schema'
 
 /** A column of a list: a plain field, the kind, or flags in words. Only `name` must be there; the rest have defaults. */
@@ -103,13 +103,10 @@ function hanging(cells: Cells, old: Readonly<Record<string, unknown>>) {
   const oldFlags = (old.flags ?? []) as { role: string; rule: string; reason: string }[]
   const flags = (c: 'avoid_as' | 'only_as', rule: FlagRule) =>
     cells[c]?.trim()
-      ? cells[c]
-          .split(/[;\n]/)
-          .filter((t) => t.trim())
-          .map((t) => {
-            const [role = '', ...reason] = t.split(':')
-            return { role: role.trim(), rule, reason: reason.join(':').trim() }
-          })
+      ? wordsIn(cells[c]).map((t) => {
+          const [role = '', ...reason] = t.split(':')
+          return { role: role.trim(), rule, reason: reason.join(':').trim() }
+        })
       : oldFlags.filter((f) => f.rule === rule)
   return {
     readings: old.readings,
@@ -121,11 +118,12 @@ function hanging(cells: Cells, old: Readonly<Record<string, unknown>>) {
 
 /** Density, solids and water where nothing is said: by body or kind, as the row or the material of old has it. */
 function usualOf(kind: MaterialKind, cells: Cells, old: Readonly<Record<string, unknown>>) {
-  const said = (name: string, cell: FieldCell) => {
-    const f = fieldsOf(kind).find(([n]) => n === name)![1]
-    return cells[cell]?.trim() ? f.fromCell(cells[cell].trim(), cell) : (old[name] ?? f.usual)
+  const said = (name: 'body' | 'mediumKind' | 'thinner') => {
+    const { cell, fromCell, usual } = FIELDS[name]
+    const text = cells[cell]?.trim()
+    return text ? fromCell(text, cell) : (old[name] ?? usual)
   }
-  if (kind === 'water') return THINNER_FACTS[said('thinner', 'thinner') as Thinner] ?? THINNER_FACTS.distilled
-  if (kind === 'paint') return DEFAULTS_BY_BODY[said('body', 'body') as Body] ?? DEFAULTS_BY_BODY.soft
-  return DEFAULTS_BY_MEDIUM[said('mediumKind', 'medium_kind') as MediumKind] ?? DEFAULTS_BY_MEDIUM['pouring medium']
+  if (kind === 'water') return THINNER_FACTS[said('thinner') as Thinner] ?? THINNER_FACTS.distilled
+  if (kind === 'paint') return DEFAULTS_BY_BODY[said('body') as Body] ?? DEFAULTS_BY_BODY.soft
+  return DEFAULTS_BY_MEDIUM[said('mediumKind') as MediumKind] ?? DEFAULTS_BY_MEDIUM['pouring medium']
 }

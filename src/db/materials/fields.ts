@@ -7,6 +7,7 @@ import { LIGHTFASTNESS, type Lightfastness } from '@/core/paint/pigments'
 import {
   BODIES,
   isPigmentName,
+  MATERIAL_KINDS,
   MEDIUM_KINDS,
   OPACITIES,
   parsePigments,
@@ -139,7 +140,7 @@ const choice = <W extends string>(usual: W, read: (text: string) => string | und
 })
 
 /** A list of words in one cell. */
-const words = (text: string) =>
+export const wordsIn = (text: string) =>
   text
     .split(/[;\n]/)
     .map((t) => t.trim())
@@ -226,7 +227,7 @@ export const FIELDS = {
     shape: string().trim().max(60, 'The barcode is longer than 60 characters. Check it.').default(''), usual: '', line: {} }),
   tags: field({ of: ALL, table: 'material', column: 'tags', type: 'jsonb', write: TEXTS, cell: 'tags', label: 'Tags',
     shape: array(short('A tag').required()).max(20, 'Twenty tags are the most a paint can have here.').default([]),
-    toCell: (v) => v.map((t) => t.replaceAll(';', ',')).join('; '), fromCell: words, show: (v): string[] => [...(v ?? [])], typed: (v) => v, usual: [] }),
+    toCell: (v) => v.map((t) => t.replaceAll(';', ',')).join('; '), fromCell: wordsIn, show: (v): string[] => [...(v ?? [])], typed: (v) => v, usual: [] }),
   discontinued: field({ of: ALL, table: 'material', column: 'discontinued_at', type: 'boolean', read: '@.discontinued_at is not null',
     write: 'case when $ then now() end', change: 'case when $ then coalesce(m.discontinued_at, now()) end', cell: 'discontinued', label: 'Discontinued, not made any more',
     shape: boolean().default(false), toCell: (v) => (v ? 'yes' : ''), fromCell: (t) => YES.has(fold(t)), show: (v): boolean => v ?? false, typed: (v) => v, usual: false }),
@@ -248,9 +249,14 @@ export type FieldsOf<K extends MaterialKind> = {
 /** Every field with its name, in the order of a list's columns. */
 export const EVERY_FIELD = Object.entries(FIELDS) as unknown as readonly (readonly [FieldName, AnyField])[]
 
+/** The fields of each kind, found once: a list of thousands asks for them row by row. */
+const BY_KIND = new Map(
+  MATERIAL_KINDS.map((kind) => [kind, EVERY_FIELD.filter(([, f]) => f.of.includes(kind))] as const),
+)
+
 /** The fields of a kind, or those of a table. */
-export const fieldsOf = (kind: MaterialKind) => EVERY_FIELD.filter(([, f]) => f.of.includes(kind))
-export const fieldsIn = (table: AnyField['table']) => EVERY_FIELD.filter(([, f]) => f.table === table)
+export const fieldsOf = (kind: MaterialKind) => BY_KIND.get(kind)!
+const fieldsIn = (table: AnyField['table']) => EVERY_FIELD.filter(([, f]) => f.table === table)
 
 /** The shapes of a kind's fields, for its schema. */
 export const shapesOf = <K extends MaterialKind>(kind: K) =>

@@ -3,7 +3,7 @@ import { REST_HOURS } from '@/core/mix/schools'
 import type { Role } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
-import { readTyped, readTypedIfAny, type Typed } from '@/core/quantity/typed'
+import { readTyped, type Typed } from '@/core/quantity/typed'
 import type { BookMixing } from '@/db/mixings/schema'
 
 /** The bottle a mix goes into, as it is typed. */
@@ -37,11 +37,7 @@ export const readBottle = (t: TypedBottle, units: UnitSystem): Typed<Omit<BookMi
   readTyped(() => {
     const restHours = parseNumber(t.rest)
     if (restHours === undefined) throw new Invalid('Type the rest in hours, like 12.', 'restHours')
-    const told = <T>(text: string, read: (text: string) => T): T | null => {
-      const { value, sentence } = readTypedIfAny(text, read)
-      if (sentence) throw new Invalid(sentence)
-      return value ?? null
-    }
+    const told = <T>(text: string, read: (text: string) => T): T | null => (text.trim() ? read(text) : null)
     return {
       label: t.label,
       role: t.role,
