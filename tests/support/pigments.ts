@@ -59,6 +59,32 @@ export function inventPigments(count: number, next: () => number): Pigment[] {
   })
 }
 
+/** Pigments of another make: Gaussian bands, as many as three, scattering that falls with a power of the wavelength. */
+export function inventOtherPigments(count: number, next: () => number): Pigment[] {
+  return Array.from({ length: count }, (_, n) => {
+    const [strength, peak] = STRENGTH[Math.floor(next() * 4)]!
+    const bands = Array.from({ length: 1 + Math.floor(next() * 3) }, (_x, b) => ({
+      at: 390 + 320 * (b ? next() : (n + next()) / count),
+      wide: 30 + 60 * next(),
+      high: b ? 0.2 + 0.6 * next() : 1,
+    }))
+    const floor = 0.001 + 0.01 * next()
+    const shape = Float64Array.from({ length: BANDS }, (_x, i) =>
+      bands.reduce((sum, { at, wide, high }) => sum + high * Math.exp(-0.5 * ((380 + 10 * i - at) / wide) ** 2), floor),
+    )
+    const most = Math.max(...shape)
+    const [strong, level, power] = [peak * (0.7 + 0.7 * next()), 0.15 + 0.6 * next(), 2.5 * next()]
+    return {
+      id: `o${n}`,
+      strength,
+      optics: {
+        k: shape.map((v) => (v / most) * strong),
+        s: Float64Array.from({ length: BANDS }, (_x, i) => level * ((380 + 10 * i) / 550) ** -power),
+      },
+    }
+  })
+}
+
 export const labOf = (r: Reflectance) => xyzToLab(reflectanceToXyz(r))
 
 /** A mix as a reader would see it: noise of each band, and a drift of all. */

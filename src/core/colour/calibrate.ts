@@ -7,6 +7,7 @@ import { inMetric, localMetric } from './localMetric'
 import { BANDS, W_X, W_Y, W_Z } from './observer'
 import { isWhite, opticsFromMasstone } from './paintOptics'
 import { reflectanceToXyz, type Reflectance } from './reflectance'
+import { steadied, type SpectrumFrom } from './steadied'
 import type { Triple } from './srgb'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
@@ -16,8 +17,9 @@ const { sqrt, exp, hypot, abs, max } = Math
 export interface MeasuredMix {
   readonly parts: readonly { readonly paintId: string; readonly share: number }[]
   readonly reflectance: Reflectance
-  /** A reading has a spectrum of its own; one rebuilt from a swatch's hex has only its colour right. */
-  readonly from: 'reading' | 'hex'
+  readonly from: SpectrumFrom
+  /** Set where the white or the black of it is not known and a standard one stands for it. */
+  readonly assumed?: boolean
 }
 
 /** A paint to be calibrated. */
@@ -26,7 +28,7 @@ export interface PaintToCalibrate {
   readonly masstone: Reflectance
   readonly lab: Triple
   readonly strength: Strength
-  readonly from: 'reading' | 'hex'
+  readonly from: SpectrumFrom
 }
 
 export interface Calibrated {
@@ -44,6 +46,8 @@ export interface Calibrated {
 
 /** Noise of a band as measured, standard deviation: absolute and relative. Reader: its usual noise; hex: shape unknown. */
 const NOISE = { reading: { absolute: 0.002, relative: 0.008 }, hex: { absolute: 0.008, relative: 0.05 } } as const
+/** What an assumed white or black adds to the uncertainty of a paint known by such mixes alone. Start value of Fika. */
+const ASSUMED_SIGMA = 0.08
 /** Prior of ln S about the estimate by strength class: common scale, and shape over wavelength. From trials. */
 const SCALE_SIGMA = 0.7
 const SHAPE_SIGMA = 0.45
@@ -74,7 +78,7 @@ interface Seen {
   readonly restK: Float64Array
   readonly restS: Float64Array
   readonly reflectance: Reflectance
-  readonly from: 'reading' | 'hex'
+  readonly from: SpectrumFrom
 }
 
 /** Unknowns of one paint: ln K/S in 36 bands, then ln S in 36. */
@@ -189,12 +193,12 @@ const TYPICAL = [
 ] as const
 
 /** Neighbouring bands err together, where the fit takes each band as its own: by how much more the variance is. From trials. */
-const TOGETHER = { reading: 25, hex: 7 } as const
+const TOGETHER = 7
 /** What was poured into a test mix is known to about this share. From trials. */
 const SHARE_ERROR = 0.06
 
 /** Standard deviation of the logarithm of the strength that stands for all that is uncertain of a fitted paint. */
-function sigmaOf({ x, factor }: Fit, mixes: number, from: 'reading' | 'hex'): number {
+function sigmaOf({ x, factor }: Fit, mixes: readonly MeasuredMix[]): number {
   const { k, s } = opticsOf(x)
   let [uncertain, sensitive] = [0, 0]
   for (const typical of TYPICAL) {
@@ -222,7 +226,8 @@ function sigmaOf({ x, factor }: Fit, mixes: number, from: 'reading' | 'hex'): nu
     uncertain += steps.reduce((sum, row) => sum + solveLower(factor, N, row).reduce((t, v) => t + v * v, 0), 0)
     sensitive += byXyz.reduce((sum, row) => sum + row.reduce((t, m, c) => t + m * byAmount[c]!, 0) ** 2, 0)
   }
-  return sqrt((TOGETHER[from] * uncertain) / sensitive + SHARE_ERROR ** 2 / mixes)
+  const assumed = mixes.every((m) => m.assumed) ? ASSUMED_SIGMA : 0
+  return sqrt((TOGETHER * uncertain) / sensitive + SHARE_ERROR ** 2 / mixes.length + assumed ** 2)
 }
 
 /** L*a*b* of an XYZ and the rows of d(ΔE00 units)/dXYZ there, by central differences. */
@@ -241,10 +246,9 @@ export function labGradient(xyz: Triple): { lab: Triple; byXyz: readonly [Triple
 
 /** The estimate a fit starts from: masstone and strength class. */
 function priorOf(p: PaintToCalibrate): Float64Array {
-  const { k, s } = opticsFromMasstone(p.masstone, p.lab, p.strength)
-  return Float64Array.from({ length: N }, (_, i) =>
-    i < BANDS ? Math.log(max(1e-6, k[i]! / s[i]!)) : Math.log(s[i - BANDS]!),
-  )
+  const { k, s } = opticsFromMasstone(p.masstone, p.lab, p.strength, p.from)
+  const scatter = s.reduce((sum, v) => sum + Math.log(v), 0) / BANDS
+  return Float64Array.from({ length: N }, (_, i) => (i < BANDS ? Math.log(max(1e-6, k[i]! / s[i]!)) : scatter))
 }
 
 /**
@@ -254,12 +258,14 @@ function priorOf(p: PaintToCalibrate): Float64Array {
  * @param held optics of paints that appear in the mixes and are not to be fitted
  */
 export function calibrate(
-  paints: readonly PaintToCalibrate[],
-  mixes: readonly MeasuredMix[],
+  asKept: readonly PaintToCalibrate[],
+  asMeasured: readonly MeasuredMix[],
   held: ReadonlyMap<string, Optics> = new Map(),
 ): Map<string, Calibrated> {
+  const paints = asKept.map((p) => ({ ...p, masstone: steadied(p.masstone, p.from) }))
+  const mixes = asMeasured.map((m) => ({ ...m, reflectance: steadied(m.reflectance, m.from) }))
   const now = new Map(held)
-  for (const p of paints) now.set(p.id, opticsFromMasstone(p.masstone, p.lab, p.strength))
+  for (const p of paints) now.set(p.id, opticsFromMasstone(p.masstone, p.lab, p.strength, p.from))
   const usable = mixes.filter((m) => m.parts.every((p) => now.has(p.paintId)))
   const mixesOf = new Map(
     paints.map((p) => [p.id, usable.filter((m) => m.parts.some((x) => x.paintId === p.id && x.share > 0))] as const),
@@ -300,7 +306,7 @@ export function calibrate(
         p.id,
         {
           optics: now.get(p.id)!,
-          sigma: isWhite(p.lab) ? WHITE_SIGMA : fit ? sigmaOf(fit, own.length, p.from) : MASSTONE_SIGMA,
+          sigma: isWhite(p.lab) ? WHITE_SIGMA : fit ? sigmaOf(fit, own) : MASSTONE_SIGMA,
           mixes: own.length,
           fit: fit ? meanMiss(own, now) : null,
         },
@@ -311,8 +317,8 @@ export function calibrate(
 
 /** A white defines the scale; what differs between whites is small. From trials. */
 export const WHITE_SIGMA = 0.1
-/** The spread of paints within a strength class. */
-export const MASSTONE_SIGMA = hypot(SCALE_SIGMA, SHAPE_SIGMA)
+/** The spread of paints within a strength class. From trials. */
+export const MASSTONE_SIGMA = 0.75
 
 function seenFrom(id: string, mix: MeasuredMix, now: ReadonlyMap<string, Optics>): Seen {
   const [restK, restS] = [new Float64Array(BANDS), new Float64Array(BANDS)]

@@ -3,7 +3,7 @@ import type { Optics } from './kubelkaMunk'
 import { chroma } from './lab'
 import { BANDS, W_Y } from './observer'
 import { toInternal, toMeasured } from './kubelkaMunk'
-import type { Reflectance } from './reflectance'
+import { DARKEST, type Reflectance } from './reflectance'
 import type { Triple } from './srgb'
 
 /** Scattering of a film by opacity class, on a scale where white scatters 1. From trials, no published source. */
@@ -70,7 +70,7 @@ export interface Film {
  */
 export function layeredReflectance(films: readonly Film[], backing: ArrayLike<number>): Reflectance {
   return Float64Array.from({ length: BANDS }, (_, i) => {
-    let r = toInternal(Math.min(0.9999, backing[i]!))
+    let r = toInternal(Math.min(0.9999, Math.max(DARKEST, backing[i]!)))
     for (const { optics, scatter, thickness } of films)
       r = filmReflectance((optics.k[i]! / optics.s[i]!) * scatter, scatter, thickness, r)
     return toMeasured(r)

@@ -1,9 +1,9 @@
 import { BANDS, W_X, W_Y, W_Z } from './observer'
-import type { Reflectance } from './reflectance'
+import { DARKEST, type Reflectance } from './reflectance'
 import type { Triple } from './srgb'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
-const { sqrt, max } = Math
+const { sqrt, max, min } = Math
 
 /** Absorption and scattering of a paint per unit of volume, 36 bands, on a scale where white scatters 1. */
 export interface Optics {
@@ -21,9 +21,13 @@ export const toInternal = (r: number, k2 = SAUNDERSON_K2, k1 = 0) => (r - k1) / 
 /** Internal → measured reflectance; the inverse of `toInternal`. */
 export const toMeasured = (r: number, k2 = SAUNDERSON_K2, k1 = 0) => k1 + ((1 - k1) * (1 - k2) * r) / (1 - k2 * r)
 /** A reflectance measured with the specular part included, as it would be with it excluded. */
-export const withoutSpecular = (r: number) => Math.max(1e-4, toMeasured(toInternal(r, SAUNDERSON_K2, SPECULAR_K1)))
+export const withoutSpecular = (r: number) => Math.max(DARKEST, toMeasured(toInternal(r, SAUNDERSON_K2, SPECULAR_K1)))
 /** K/S of an opaque layer (Kubelka & Munk 1931): (1 − R)² / 2R. */
 export const kOverS = (r: number) => ((1 - r) * (1 - r)) / (2 * r)
+
+const LIGHTEST = 0.9999
+/** K/S of an opaque layer from its reflectance as seen, held to what paint can reflect. */
+export const ratioOf = (r: number) => kOverS(toInternal(min(LIGHTEST, max(DARKEST, r))))
 
 // The loops below are the hottest of every search. BANDS and 1 − SAUNDERSON_K2 stand in them as plain numbers: a literal
 // bound spares the range checks, a quarter of the time. The tests hold them to the named constants.

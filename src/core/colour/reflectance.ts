@@ -7,6 +7,12 @@ const { tanh, abs, max, min } = Math
 /** Reflectance in 36 bands, 0–1. */
 export type Reflectance = Float64Array
 
+/**
+ * Nothing painted reflects less in a band: below it K/S has no end, and a reading is the reader's own noise. A third of
+ * the smallest step of an sRGB channel, so black stays black.
+ */
+export const DARKEST = 1e-4
+
 /** Rows of the map from reflectance to linear sRGB. */
 const ROWS = XYZ_TO_RGB.map((m) =>
   Float64Array.from({ length: BANDS }, (_, i) => m[0] * W_X[i]! + m[1] * W_Y[i]! + m[2] * W_Z[i]!),
@@ -152,7 +158,7 @@ function attempt(target: Triple, low: number, high: number): Reflectance | undef
 export function reflectanceFromHex(hex: string): Reflectance {
   const linear = hexToSrgb(hex).map(toLinear) as Triple
   const [least, most] = [min(...linear), max(...linear)]
-  if (most - least < 1e-9) return new Float64Array(BANDS).fill(most)
+  if (most - least < 1e-9) return new Float64Array(BANDS).fill(max(most, DARKEST))
   for (const [low, high] of [
     [min(0.004, least * 0.98), 1],
     [0.0004, 1],
@@ -161,9 +167,9 @@ export function reflectanceFromHex(hex: string): Reflectance {
     [-0.02, 1.05],
   ] as const) {
     const r = attempt(linear, low, high)
-    if (r) return r.map((v) => max(v, 1e-6))
+    if (r) return r.map((v) => max(v, DARKEST))
   }
   // Newton found nothing smooth: three flat blocks cannot fail to be near, and are still a reflectance.
   const block = (i: number) => (i < 11 ? linear[2] : i < 21 ? linear[1] : linear[0])
-  return Float64Array.from({ length: BANDS }, (_, i) => max(block(i), 1e-6))
+  return Float64Array.from({ length: BANDS }, (_, i) => max(block(i), DARKEST))
 }

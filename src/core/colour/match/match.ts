@@ -1,5 +1,5 @@
 import { Invalid } from '../../errors'
-import { reflectanceToXyz, type Reflectance } from '../reflectance'
+import { DARKEST, reflectanceToXyz, type Reflectance } from '../reflectance'
 import { mixReflectance, type Optics } from '../kubelkaMunk'
 import { xyzToLab } from '../lab'
 import { inMetric, localMetric } from '../localMetric'
@@ -37,7 +37,7 @@ const PASSES = [0.6, 0.75, 0.9]
 
 /** What a reflectance is as an aim. */
 export function aimOf(target: Reflectance): Aim {
-  const xyz = reflectanceToXyz(target)
+  const xyz = reflectanceToXyz(target.map((r) => Math.max(r, DARKEST)))
   return { lab: xyzToLab(xyz), xyz, byXyz: metricByXyz(xyz), root: xyz.map(Math.cbrt) as Triple }
 }
 

@@ -1,6 +1,6 @@
 import { Invalid } from '../../errors'
 import { deltaE00 } from '../deltaE00'
-import { kOverS, toInternal, type Optics } from '../kubelkaMunk'
+import { ratioOf, type Optics } from '../kubelkaMunk'
 import type { Reflectance } from '../reflectance'
 import { aimOf } from './match'
 import { labOfSet, paletteOf, type Palette } from './palette'
@@ -198,6 +198,6 @@ function unlike(ways: readonly Mend[]): Mend[] {
  * @param seen reflectance of the cup, 36 bands, dry
  */
 export const asSeen = (computed: Optics, seen: Reflectance): Optics => ({
-  k: computed.s.map((s, i) => s * kOverS(toInternal(Math.min(0.9999, Math.max(1e-4, seen[i]!))))),
+  k: computed.s.map((s, i) => s * ratioOf(seen[i]!)),
   s: computed.s,
 })

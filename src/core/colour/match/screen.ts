@@ -1,4 +1,4 @@
-import { kOverS, toInternal, layerByK } from '../kubelkaMunk'
+import { layerByK, ratioOf } from '../kubelkaMunk'
 import { BANDS, W_X, W_Y, W_Z } from '../observer'
 import { reflectanceToXyz, type Reflectance } from '../reflectance'
 import type { Triple } from '../srgb'
@@ -29,7 +29,7 @@ export function pullsAt(base: Reflectance, palette: Palette, aim: Triple = [0, 0
   // ∂R/∂q of a layer at the target, by band, carried to the three axes of the metric.
   const axes = [0, 1, 2].map(() => new Float64Array(BANDS))
   const weight = new Float64Array(BANDS)
-  const ratios = Float64Array.from(base, (r) => kOverS(toInternal(min(0.9999, r))))
+  const ratios = Float64Array.from(base, (r) => ratioOf(r))
   for (let i = 0; i < BANDS; i++) {
     const q = ratios[i]!
     const slope = layerByK(q, 1)
