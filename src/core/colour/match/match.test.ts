@@ -1,14 +1,13 @@
-import { mend } from '../../../../tests/support/colour'
 import { BLACK, WHITE, inventPigments, labOf } from '../../../../tests/support/pigments'
 import { random } from '../../../../tests/support/random'
 import { deltaE00 } from '../deltaE00'
-import { mixOptics, mixReflectance } from '../kubelkaMunk'
-import { mixToLab } from '../mixColour'
+import { mixReflectance } from '../kubelkaMunk'
+import { mixToHex, mixToLab } from '../mixColour'
 import { opticsFromHex } from '../paintOptics'
 import { reflectanceFromHex } from '../reflectance'
 import { srgbToHex, type Triple } from '../srgb'
 import { aimOf, match, matchSteps } from './match'
-import { asSeen, mendSteps } from './mend'
+import { mendSteps } from './mend'
 import { labOfSet, paletteOf, xyzAndSlope, xyzOfSet } from './palette'
 
 const next = random(5)
@@ -185,92 +184,17 @@ describe('the slope the search goes by', () => {
   })
 })
 
-describe('mending a cup', () => {
-  const wish = { most: 2, tolerance: 1, cupUl: 100_000, roomUl: 400_000, dropUl: 50 } as const
-  /** Least volume by which two of a few paints bring the cup within tolerance, and the nearest they come, by a grid. */
-  function grid(cup: typeof WHITE.optics, lab: Triple) {
-    const palette = paletteOf([cup, ...few])
-    const amounts = [0, ...Array.from({ length: 24 }, (_, i) => Math.exp((i - 18) * 0.3))]
-    let [nearest, volume] = [Infinity, Infinity]
-    for (let a = 1; a <= few.length; a++)
-      for (let b = a + 1; b <= few.length; b++)
-        for (const x of amounts)
-          for (const y of amounts) {
-            if (x + y > 4) continue
-            const d = deltaE00(labOfSet(palette, [0, a, b], [1, x, y]), lab)
-            nearest = Math.min(nearest, d)
-            if (d <= wish.tolerance) volume = Math.min(volume, x + y)
-          }
-    return { nearest, volume }
-  }
-  const cases = Array.from({ length: 40 }, (_, i) => {
-    const cup = hidden(few)
-    const optics = mixOptics(
-      cup.set.map((k) => few[k]!),
-      cup.amounts,
-    )
-    const total = cup.amounts.reduce((a, b) => a + b, 0)
-    const perUnit = { k: optics.k.map((v) => v / total), s: optics.s.map((v) => v / total) }
-    const wanted =
-      i % 2
-        ? hidden(few)
-        : {
-            ...cup,
-            reflectance: mixReflectance([perUnit, few[i % 8]!, few[(3 * i + 1) % 8]!], [1, 0.4 * next(), 0.2 * next()]),
-          }
-    const result = mend(wanted.reflectance, perUnit, few, wish)
-    return { cup: perUnit, lab: labOf(wanted.reflectance), result, brute: grid(perUnit, labOf(wanted.reflectance)) }
-  })
-  it('reaches the target whenever brute force can, with no more paint', () => {
-    let reachable = 0
-    for (const { result, brute } of cases) {
-      if (brute.nearest > wish.tolerance) continue
-      reachable += 1
-      if (result.now <= wish.tolerance) continue
-      expect(result.reached).toBe(true)
-      expect(result.ways[0]!.deltaE).toBeLessThanOrEqual(wish.tolerance)
-      expect(result.ways[0]!.addedUl).toBeLessThanOrEqual(1.15 * brute.volume * wish.cupUl + 4 * wish.dropUl)
-    }
-    expect(reachable).toBeGreaterThan(15)
-  })
-  it('where it cannot be reached says so, and names the nearest that can', () => {
-    for (const { result, brute } of cases)
-      if (!result.reached && result.now > wish.tolerance) {
-        const best = result.ways[0]?.deltaE ?? result.now
-        expect(best).toBeLessThanOrEqual(brute.nearest + 0.1)
-      }
-    const black = opticsFromHex('#101010', 'very strong')
-    const hopeless = mend(reflectanceFromHex('#ffffff'), black, few, { ...wish, roomUl: 50_000 })
-    expect(hopeless.reached).toBe(false)
-    expect(hopeless.ways[0]!.deltaE).toBeGreaterThan(wish.tolerance)
-  })
-  it('only ever adds, in whole drops, no more than there is room for, and says what comes of it', () => {
-    for (const { cup, lab, result } of cases)
-      for (const way of result.ways) {
-        expect(way.addedUl).toBeLessThanOrEqual(wish.roomUl)
-        expect(way.additions.every((a) => Number.isInteger(a.drops) && a.drops > 0 && a.ul === a.drops * 50)).toBe(true)
-        const amounts = [1, ...way.additions.map((a) => a.ul / wish.cupUl)]
-        const mixed = mixToLab([cup, ...way.additions.map((a) => few[a.paint]!)], amounts)
-        expect(deltaE00(mixed, lab)).toBeCloseTo(way.deltaE, 9)
-        if (!result.reached) expect(way.deltaE).toBeLessThan(result.now)
-      }
-  })
-  it('a cup that is there already needs nothing', () => {
-    const { cup, lab } = cases[0]!
-    const own = mixReflectance([cup], [1])
-    expect(mend(own, cup, few, wish)).toMatchObject({ reached: true, ways: [] })
-    expect(lab).toHaveLength(3)
-  })
-  it('refuses an empty cup and an empty shelf', () => {
-    const target = reflectanceFromHex('#808080')
-    expect(() => mend(target, few[0]!, few, { ...wish, cupUl: 0 })).toThrow('The cup is empty')
-    expect(() => mend(target, few[0]!, [], wish)).toThrow('There is no paint to add')
-  })
-  it('a cup that does not look as it should is taken as it looks', () => {
-    const computed = mixOptics([few[2]!, few[0]!], [1, 3])
-    const seen = mixReflectance([few[2]!, few[0]!, few[1]!], [1, 3, 0.2])
-    const bent = asSeen(computed, seen)
-    mixReflectance([bent], [1]).forEach((v, i) => expect(v).toBeCloseTo(seen[i]!, 9))
-    expect(bent.s).toEqual(computed.s)
+describe('black as a target', () => {
+  it('is matched as any other: by the black where there is one, by the darkest where there is none', () => {
+    const black = reflectanceFromHex('#000000')
+    const withBlack = [opticsFromHex('#000000', 'strong'), ...few]
+    const best = match(black, withBlack, { most: 3 })
+    expect(best.exact[0]!.deltaE).toBeLessThan(0.5)
+    expect(best.whole[0]!.set).toContain(0)
+    const { exact, whole } = match(new Float64Array(36), few, { most: 3 })
+    for (const f of [...exact, ...whole]) expect(Number.isFinite(f.deltaE)).toBe(true)
+    const darkest = Math.min(...few.map((p) => mixToLab([p], [1])[0]))
+    expect(exact[0]!.deltaE).toBeLessThanOrEqual(darkest + 1)
+    expect(mixToHex([few[whole[0]!.set[0]!]!], [1])).toMatch(/^#[0-9a-f]{6}$/)
   })
 })

@@ -39,6 +39,12 @@ export interface Mended {
 const KEEP = 120
 const WORKED_OUT = 60
 const SHOWN = 12
+/** Sets of one or two additions that are counted out drop by drop, and up to how many drops. */
+const COUNTED_OUT = 40
+const COUNTED = 100
+/** Exact amounts rounded down and up; and how far round the best is looked. */
+const ROUNDED = [0, 1] as const
+const LOOKED_ROUND = [-3, 3] as const
 
 /**
  * What to add to a cup so that it comes to a target: additions only, the least volume that is within tolerance. Where
@@ -73,12 +79,15 @@ export function* mendSteps(
   const found: Refined[] = []
   for (const [i, start] of step.value.entries()) {
     if (start.set.length < 2) continue
-    // The cup comes first in every set, and its amount is the unit.
-    const relative = start.amounts.map((v) => Math.min(v / start.amounts[0]!, Math.max(room, 1e-3)))
-    found.push(refine(palette, aim, start.set, relative, 14, 1))
-    if (i % 24 === 23) yield 0.4 + (0.3 * i) / step.value.length
+    // The cup comes first in every set, and its amount is the unit: it stays, whatever room there is for the rest.
+    const most = Math.max(room, 1e-3)
+    const relative = start.amounts.map((v, j) => (j === 0 ? 1 : Math.min(v / start.amounts[0]!, most)))
+    const exact = refine(palette, aim, start.set, relative, 14, 1)
+    found.push(exact.deltaE > wish.tolerance || added(exact.amounts) > room ? within(palette, aim, exact, room) : exact)
+    if (i % 24 === 23) yield 0.4 + (0.2 * i) / step.value.length
   }
   found.sort((a, b) => a.deltaE - b.deltaE)
+  const drops = new Drops(palette, aim, wish)
   const ways: Mend[] = []
   for (const [i, start] of found.slice(0, WORKED_OUT).entries()) {
     const nearest = within(
@@ -88,12 +97,24 @@ export function* mendSteps(
       room,
     )
     const least = nearest.deltaE <= wish.tolerance ? leastVolume(palette, aim, nearest, wish.tolerance) : nearest
-    for (const way of inDrops(palette, aim, least, wish)) ways.push(way)
-    if (i % 8 === 7) yield 0.7 + (0.3 * i) / WORKED_OUT
+    ways.push(...drops.about(least, ROUNDED))
+    if (i % 8 === 7) yield 0.6 + (0.1 * i) / WORKED_OUT
   }
-  const good = unlike(ways.filter((w) => w.deltaE <= wish.tolerance).sort((a, b) => a.addedUl - b.addedUl))
-  const near = unlike(ways.filter((w) => w.deltaE < now).sort((a, b) => a.deltaE - b.deltaE))
-  return { now, reached: good.length > 0, ways: (good.length ? good : near).slice(0, SHOWN) }
+  const sets = new Map(found.map((f) => [f.set.join(), f.set]))
+  for (const [i, set] of [...sets.values()].slice(0, COUNTED_OUT).entries()) {
+    if (set.length <= 3) ways.push(...drops.countedOut(set))
+    if (i % 8 === 7) yield 0.7 + (0.2 * i) / COUNTED_OUT
+  }
+  const good = () => unlike(ways.filter((w) => w.deltaE <= wish.tolerance).sort((a, b) => a.addedUl - b.addedUl))
+  const near = () => unlike(ways.filter((w) => w.deltaE < now).sort((a, b) => a.deltaE - b.deltaE))
+  const best = [...good(), ...near()].slice(0, SHOWN)
+  for (const way of best) {
+    ways.push(...drops.about(drops.exactly(way), LOOKED_ROUND))
+    ways.push(...drops.about(settled(palette, aim, drops.exactly(way), room), ROUNDED))
+  }
+  yield 1
+  const reached = good()
+  return { now, reached: reached.length > 0, ways: (reached.length ? reached : near()).slice(0, SHOWN) }
 }
 
 const added = (amounts: ArrayLike<number>) => {
@@ -127,6 +148,24 @@ function shift(palette: Palette, aim: Aim, set: readonly number[], start: readon
         const e = deltaEOf(palette, aim, set, next)
         if (e < bestE) [best, bestE] = [next, e]
       }
+  return best
+}
+
+/** The nearest within the room near some additions: pattern search on the amounts, the sum held to the room. */
+function settled(palette: Palette, aim: Aim, start: Refined, room: number): Refined {
+  let best = start
+  for (let step = 0.4; step > 0.005;) {
+    let moved = false
+    for (const next of neighbours(best.amounts, step)) {
+      if (added(next) > room) continue
+      const deltaE = deltaEOf(palette, aim, start.set, next)
+      if (deltaE < best.deltaE - 1e-6) {
+        best = { set: start.set, amounts: next, deltaE }
+        moved = true
+      }
+    }
+    if (!moved) step /= 2
+  }
   return best
 }
 
@@ -164,30 +203,116 @@ function* neighbours(amounts: readonly number[], step: number): Generator<number
     }
 }
 
-/** The additions in whole drops: each rounded down and up, those within tolerance before smaller ones that are not. */
-function inDrops(palette: Palette, aim: Aim, r: Refined, wish: MendWish): Mend[] {
-  const exact = Array.from(r.amounts.slice(1), (a) => (a * wish.cupUl) / wish.dropUl)
-  const ways: Mend[] = []
-  for (let up = 0; up < 1 << exact.length; up++) {
-    const drops = exact.map((e, j) => Math.floor(e) + ((up >> j) & 1))
-    const used = drops.flatMap((d, j) => (d > 0 ? [j] : []))
-    const addedUl = drops.reduce((s, d) => s + d * wish.dropUl, 0)
-    if (used.length === 0 || addedUl > wish.roomUl) continue
-    const amounts = [1, ...used.map((j) => (drops[j]! * wish.dropUl) / wish.cupUl)]
-    ways.push({
-      additions: used.map((j) => ({ paint: r.set[j + 1]! - 1, drops: drops[j]!, ul: drops[j]! * wish.dropUl })),
-      addedUl,
-      deltaE: deltaEOf(palette, aim, [0, ...used.map((j) => r.set[j + 1]!)], amounts),
-    })
+/** Additions of a cup in whole drops. */
+class Drops {
+  /** One drop as a share of the cup. */
+  private readonly one: number
+  /** How many fit in. */
+  private readonly room: number
+  constructor(
+    private readonly palette: Palette,
+    private readonly aim: Aim,
+    private readonly wish: MendWish,
+  ) {
+    this.one = wish.dropUl / wish.cupUl
+    this.room = Math.floor(wish.roomUl / wish.dropUl + 1e-9)
   }
-  return ways
+
+  private deltaE(set: readonly number[], drops: readonly number[]): number {
+    return deltaEOf(this.palette, this.aim, set, [1, ...drops.map((d) => d * this.one)])
+  }
+
+  /** A way as `about` takes it. */
+  exactly({ additions, deltaE }: Mend): Refined {
+    return {
+      set: [0, ...additions.map((a) => a.paint + 1)],
+      amounts: [1, ...additions.map((a) => a.drops * this.one)],
+      deltaE,
+    }
+  }
+
+  /** Every way in whole drops near some amounts: each addition `reach` drops fewer to `reach` more. */
+  *about({ set, amounts }: Refined, [down, up]: readonly [number, number]): Generator<Mend> {
+    const from = amounts.slice(1).map((a) => Math.floor(a / this.one + 1e-9))
+    const width = up - down + 1
+    for (let n = 0; n < width ** from.length; n++) {
+      const drops = from.map((f, j) => f + down + (Math.floor(n / width ** j) % width))
+      if (drops.every((d) => d >= 0)) yield* this.way(set, drops)
+    }
+  }
+
+  /**
+   * The least whole drops of one or two paints that are within tolerance, or the nearest: every count of the one, and
+   * for each the best of the other. Where more fit in than anybody counts out, also by counts of several drops.
+   */
+  *countedOut(set: readonly number[]): Generator<Mend> {
+    yield* this.byCounts(set, Math.min(this.room, COUNTED), 1)
+    if (this.room > COUNTED) yield* this.byCounts(set, COUNTED, Math.ceil(this.room / COUNTED))
+  }
+
+  /** @param unit how many drops one count is */
+  private *byCounts(set: readonly number[], most: number, unit: number): Generator<Mend> {
+    if (set.length === 2) yield* this.best(set, most, (d) => [d * unit])
+    else
+      for (let first = 0; first <= most; first++) yield* this.best(set, most - first, (d) => [first * unit, d * unit])
+  }
+
+  /** Along one count: where it is nearest, and the fewest that are within tolerance. */
+  private *best(set: readonly number[], most: number, at: (count: number) => number[]): Generator<Mend> {
+    const off = (d: number) => this.deltaE(set, at(d))
+    // Not every way has but one valley: where it is deepest is looked for first, then its floor.
+    const spots = [0]
+    while (spots.at(-1)! < most) spots.push(Math.min(most, spots.at(-1)! + Math.max(1, spots.at(-1)! >> 1)))
+    const offs = spots.map(off)
+    const deepest = offs.indexOf(Math.min(...offs))
+    let [low, high] = [spots[deepest - 1] ?? 0, spots[deepest + 1] ?? most]
+    while (high - low > 3) {
+      const [a, b] = [low + Math.floor((high - low) / 3), high - Math.floor((high - low) / 3)]
+      if (off(a) <= off(b)) high = b
+      else low = a
+    }
+    let [nearest, nearestOff] = [spots[deepest]!, offs[deepest]!]
+    for (let d = low; d <= high; d++) {
+      const here = off(d)
+      if (here < nearestOff) [nearest, nearestOff] = [d, here]
+    }
+    yield* this.way(set, at(nearest))
+    if (nearestOff > this.wish.tolerance) return
+    let [outside, inside] = [-1, nearest]
+    while (inside - outside > 1) {
+      const middle = (outside + inside) >> 1
+      if (off(middle) <= this.wish.tolerance) inside = middle
+      else outside = middle
+    }
+    yield* this.way(set, at(inside))
+  }
+
+  /** A way, where it adds anything and there is room for it. */
+  private *way(set: readonly number[], drops: readonly number[]): Generator<Mend> {
+    const used = drops.flatMap((d, j) => (d > 0 ? [j] : []))
+    const count = drops.reduce((a, b) => a + b, 0)
+    if (used.length === 0 || count > this.room) return
+    const { dropUl } = this.wish
+    const kept = [0, ...used.map((j) => set[j + 1]!)]
+    yield {
+      additions: used.map((j) => ({ paint: set[j + 1]! - 1, drops: drops[j]!, ul: drops[j]! * dropUl })),
+      addedUl: count * dropUl,
+      deltaE: this.deltaE(
+        kept,
+        used.map((j) => drops[j]!),
+      ),
+    }
+  }
 }
 
 /** One way for each set of paints, the first. */
 function unlike(ways: readonly Mend[]): Mend[] {
   const seen = new Set<string>()
   return ways.filter((w) => {
-    const key = w.additions.map((a) => a.paint).join()
+    const key = w.additions
+      .map((a) => a.paint)
+      .sort((a, b) => a - b)
+      .join()
     return seen.has(key) ? false : seen.add(key)
   })
 }
