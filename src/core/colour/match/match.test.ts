@@ -103,6 +103,50 @@ describe('matching against brute force', () => {
   })
 })
 
+/** The nearest of every ratio of up to three paints in parts of ten at most. */
+function everyRatio(lab: Triple, paints: typeof few): number {
+  const palette = paletteOf(paints)
+  const n = paints.length
+  let best = Infinity
+  for (let a = 0; a < n; a++)
+    for (let b = a + 1; b < n; b++)
+      for (let c = b + 1; c < n; c++)
+        for (let ratio = 1; ratio < 11 ** 3; ratio++) {
+          const parts = [ratio % 11, Math.floor(ratio / 11) % 11, Math.floor(ratio / 121)]
+          best = Math.min(best, deltaE00(labOfSet(palette, [a, b, c], parts), lab))
+        }
+  return best
+}
+
+describe('whole parts against every ratio there is', () => {
+  it.each([
+    [6, 40],
+    [8, 8],
+    [14, 5],
+  ])('of %i paints are never more than 0.1 behind', (count, targets) => {
+    const next = random(160 + count)
+    const paints = [WHITE, BLACK, ...inventPigments(count - 2, next)].map((p) => p.optics)
+    for (let i = 0; i < targets; i++) {
+      const target = reflectanceFromHex(srgbToHex([next(), next(), next()]))
+      const gap = match(target, paints, { most: 3 }).whole[0]!.deltaE - everyRatio(labOf(target), paints)
+      expect(gap).toBeLessThanOrEqual(0.1)
+    }
+  })
+  it('two paints that must be in it always make a formula, however strong one of them is', () => {
+    const next = random(33)
+    const paints = [WHITE, BLACK, ...inventPigments(10, next)].map((p) => p.optics)
+    for (let i = 0; i < 12; i++) {
+      const target = reflectanceFromHex(srgbToHex([next(), next(), next()]))
+      const musts = [i % 4, 4 + (i % 7)]
+      for (const most of [2, 3] as const) {
+        const { whole } = match(target, paints, { most, musts })
+        expect(whole.length).toBeGreaterThan(0)
+        for (const w of whole) for (const m of musts) expect(w.parts[w.set.indexOf(m)]).toBeGreaterThanOrEqual(1)
+      }
+    }
+  })
+})
+
 describe('what one may ask of a match', () => {
   const target = mixReflectance([sixty[0]!, sixty[5]!, sixty[9]!], [3, 1, 1])
   it('musts are in every formula, and the number of paints is kept', () => {
@@ -132,6 +176,8 @@ describe('what one may ask of a match', () => {
   it('refuses what cannot be asked', () => {
     expect(() => match(target, [], { most: 2 })).toThrow('There is no paint to match with')
     expect(() => match(target, few, { most: 2, musts: [0, 1, 2] })).toThrow('3 paints must be in it and at most 2 may')
+    for (const largestPart of [1e18, 101, 0, -3, 2.5, NaN, Infinity])
+      expect(() => match(target, few, { most: 2, largestPart })).toThrow('Parts go from 1 to 100')
   })
   const told = <T>(steps: Generator<number, T>) => {
     const shares: number[] = []

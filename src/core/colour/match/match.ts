@@ -7,14 +7,14 @@ import type { Triple } from '../srgb'
 import { metricByXyz, paletteOf } from './palette'
 import { polish, refine, type Aim, type Refined } from './refine'
 import { pullsAt, screen } from './screen'
-import { wholeParts, type WholeParts } from './wholeParts'
+import { betterParts, everyParts, wholeParts, type WholeParts } from './wholeParts'
 
 export interface MatchWish {
   /** Up to how many paints; 1–4. */
   readonly most: 1 | 2 | 3 | 4
   /** Indices of paints that must be in it; at most `most`. */
   readonly musts?: readonly number[]
-  /** Largest whole part. */
+  /** Largest whole part, 1–100; 10 where nothing is said. */
   readonly largestPart?: number
 }
 
@@ -29,6 +29,14 @@ export interface Matched {
 const KEEP = 300
 const WORKED_OUT = 320
 const POLISHED = 120
+/** How many of those are stepped from by single parts. */
+const STEPPED = 90
+/** Up to how many ratios of all sets together, and of one of the best few sets, all of them are tried. */
+const EVERY = 60_000
+const EVERY_OF_ONE = 2000
+const COUNTED = 24
+/** More parts than this nobody measures. */
+const LARGEST_PART = 100
 /** Beyond this the best is not there yet, and the slow search starts. */
 const FAR = 0.3
 
@@ -47,7 +55,7 @@ export function aimOf(target: Reflectance): Aim {
  * the share done between slices of work, so that a worker can report and stop.
  * @param target reflectance, 36 bands
  * @param paints optics of the paints allowed, at least one
- * @throws Invalid where there is no paint, or more must be in it than may
+ * @throws Invalid where there is no paint, more must be in it than may, or the largest part is out of range
  */
 export function* matchSteps(
   target: Reflectance,
@@ -60,6 +68,9 @@ export function* matchSteps(
     throw new Invalid(
       `${musts.length} paints must be in it and at most ${wish.most} may. Allow more paints, or ask for fewer.`,
     )
+  const largestPart = wish.largestPart ?? 10
+  if (!Number.isInteger(largestPart) || largestPart < 1 || largestPart > LARGEST_PART)
+    throw new Invalid(`Parts go from 1 to ${LARGEST_PART}. Choose the largest within that.`)
   const palette = paletteOf(paints)
   const aim = aimOf(target)
   const search = { most: wish.most, musts, keep: KEEP }
@@ -106,14 +117,54 @@ export function* matchSteps(
     }
     return all.sort((a, b) => a.deltaE - b.deltaE)
   }
-  const whole: WholeParts[] = []
-  for (const [i, r] of refined.slice(0, WORKED_OUT).entries()) {
-    const found = wholeParts(palette, aim, r, wish.largestPart ?? 10)
-    if (found) whole.push(found)
-    if (i % 32 === 31) yield 0.9 + (0.1 * i) / WORKED_OUT
-  }
+  const whole = yield* inWholeParts()
   whole.sort((a, b) => a.deltaE - b.deltaE)
   return { exact: refined, whole }
+
+  function* inWholeParts(): Generator<number, WholeParts[]> {
+    const small = setsUpTo(Math.min(3, wish.most), paints.length).filter((set) => musts.every((m) => set.includes(m)))
+    const every =
+      small.reduce((n, set) => n + largestPart ** set.length, 0) <= EVERY && largestPart ** 3 <= EVERY_OF_ONE
+    const list = refined.slice(0, WORKED_OUT).filter((r) => !every || r.set.length > 3)
+    const rounded: WholeParts[] = []
+    for (const [i, r] of list.entries()) {
+      rounded.push(wholeParts(palette, aim, r, largestPart))
+      if (i % 32 === 31) yield 0.9 + (0.05 * i) / WORKED_OUT
+    }
+    // Those that come out near as they are, and those that would if they were not rounded.
+    const worth = new Set([...rounded].sort((a, b) => a.deltaE - b.deltaE).slice(0, STEPPED))
+    for (const r of rounded.slice(0, STEPPED)) worth.add(r)
+    const found: WholeParts[] = []
+    for (const [i, r] of rounded.entries()) {
+      found.push(worth.has(r) ? betterParts(palette, aim, r, largestPart) : r)
+      if (i % 32 === 31) yield 0.95 + (0.04 * i) / WORKED_OUT
+    }
+    const counted = every
+      ? small
+      : [...found]
+          .sort((a, b) => a.deltaE - b.deltaE)
+          .slice(0, COUNTED)
+          .map((f) => f.set)
+    for (const [i, set] of counted.entries()) {
+      if (largestPart ** set.length > EVERY_OF_ONE) continue
+      found.push(everyParts(palette, aim, set, largestPart))
+      if (i % 8 === 7) yield 0.99
+    }
+    return found
+  }
+}
+
+/** Every set of one to `most` of some paints, by index. */
+function setsUpTo(most: number, count: number): number[][] {
+  const sets: number[][] = []
+  for (let a = 0; a < count; a++) {
+    sets.push([a])
+    for (let b = a + 1; b < count && most > 1; b++) {
+      sets.push([a, b])
+      for (let c = b + 1; c < count && most > 2; c++) sets.push([a, b, c])
+    }
+  }
+  return sets
 }
 
 /** Runs a search to its end. */
