@@ -1,13 +1,16 @@
+import { opacityOf } from '../paint/contrastRatio'
+import { BODIES, OPACITIES } from '../paint/properties'
 import {
+  CLASS_CONTRAST,
+  FILM_THICKNESS,
   filmReflectance,
-  filmScatter,
   hidingThickness,
   layeredReflectance,
   overCard,
+  paintScatter,
   scatterFromContrast,
 } from './film'
 import { layerReflectance, mixReflectance, toInternal, toMeasured, withoutSpecular } from './kubelkaMunk'
-import { hexToLab } from './lab'
 import { BANDS } from './observer'
 import { opticsFromHex } from './paintOptics'
 import { packOptics, unpackOptics } from './packOptics'
@@ -54,15 +57,31 @@ describe('Saunderson with an outside reflection (1942)', () => {
 
 describe('hiding', () => {
   const red = opticsFromHex('#b5302a', 'normal')
-  const [, ...rest] = hexToLab('#b5302a')
-  it('rises with the opacity class and with thickness', () => {
+  it('rises with scattering and with thickness', () => {
     const ratio = (scatter: number, thickness = 7) => overCard({ optics: red, scatter, thickness }).contrastRatio
     expect(ratio(0.03)).toBeLessThan(ratio(0.12))
     expect(ratio(0.12)).toBeLessThan(ratio(0.4))
     expect(ratio(0.12, 3)).toBeLessThan(ratio(0.12, 9))
     expect(ratio(1)).toBeGreaterThan(0.98)
-    expect(filmScatter('opaque', Math.hypot(...rest))).toBe(0.4)
-    expect(filmScatter('opaque', 3)).toBe(1)
+  })
+  it('every class comes out as itself in a usual film, of white, black and colours, in every body', () => {
+    for (const hex of ['#f6f4ee', '#b5302a', '#1d4e9e', '#f2b814', '#4a2a78', '#808080', '#0c0c0d', '#000000'])
+      for (const opacity of OPACITIES)
+        for (const body of BODIES) {
+          const optics = opticsFromHex(hex, 'normal')
+          const scatter = paintScatter({ optics, opacity, body })
+          const { contrastRatio } = overCard({ optics, scatter, thickness: FILM_THICKNESS[body] })
+          expect(contrastRatio).toBeCloseTo(CLASS_CONTRAST[opacity], 4)
+          expect(opacityOf(contrastRatio)).toBe(opacity)
+        }
+  })
+  it('the paint’s own contrast ratio stands before its class', () => {
+    const scatter = paintScatter({ optics: red, opacity: 'transparent', body: 'soft', contrastRatio: 0.9 })
+    expect(overCard({ optics: red, scatter, thickness: 7 }).contrastRatio).toBeCloseTo(0.9, 4)
+    // What no film can be measured to have is not believed.
+    expect(paintScatter({ optics: red, opacity: 'opaque', body: 'soft', contrastRatio: 1.2 })).toBe(
+      paintScatter({ optics: red, opacity: 'opaque', body: 'soft' }),
+    )
   })
   it('says from which thickness a film hides', () => {
     const film = { optics: red, scatter: 0.4, thickness: 1 }

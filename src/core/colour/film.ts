@@ -1,20 +1,19 @@
 import type { Body, Opacity } from '../paint/properties'
 import type { Optics } from './kubelkaMunk'
-import { chroma } from './lab'
 import { BANDS, W_Y } from './observer'
 import { toInternal, toMeasured } from './kubelkaMunk'
 import { DARKEST, type Reflectance } from './reflectance'
-import type { Triple } from './srgb'
 
-/** Scattering of a film by opacity class, on a scale where white scatters 1. From trials, no published source. */
-export const FILM_SCATTER: Readonly<Record<Opacity, number>> = {
-  opaque: 1,
-  'semi-opaque': 0.4,
-  'semi-transparent': 0.12,
-  transparent: 0.03,
+/**
+ * Contrast ratio of a usual film by opacity class. Opaque: at least 0.98 (ISO 6504-3, from memory); the others lie
+ * within their class as `opacityOf` has it. Start values of Fika.
+ */
+export const CLASS_CONTRAST: Readonly<Record<Opacity, number>> = {
+  opaque: 0.99,
+  'semi-opaque': 0.95,
+  'semi-transparent': 0.8,
+  transparent: 0.3,
 }
-/** A coloured paint called opaque scatters less than white and hides by what it absorbs. */
-const OPAQUE_COLOURED = 0.4
 /** Thickness of a usual film by body, in the unit in which white of unit thickness has S X = 1. From trials. */
 export const FILM_THICKNESS: Readonly<Record<Body, number>> = {
   heavy: 10,
@@ -28,10 +27,6 @@ export const FILM_THICKNESS: Readonly<Record<Body, number>> = {
 /** Reflectances of the two halves of a drawdown card: unprinted white and printed black, internal. From memory. */
 const CARD_WHITE = 0.85
 const CARD_BLACK = 0.01
-
-/** Scattering of a paint's film: by its class, less where a paint called opaque is coloured. */
-export const filmScatter = (opacity: Opacity, chroma: number) =>
-  opacity === 'opaque' && chroma > 20 ? OPAQUE_COLOURED : FILM_SCATTER[opacity]
 
 /**
  * Internal reflectance of a film of thickness X over a backing, one band (Kubelka & Munk 1931, Kubelka 1948):
@@ -105,15 +100,19 @@ export function hidingThickness(film: Film, most = 100): number | undefined {
   return high
 }
 
+/** Scattering between which one is looked for: so little that even a black lets the card through, so much that white hides. */
+const LEAST_SCATTER = 1e-7
+const MOST_SCATTER = 500
+
 /**
- * Scattering that gives a film the contrast ratio measured on a card, by bisection.
- * @returns undefined where no scattering does: the ratio is above what absorption alone gives, or below
+ * Scattering that gives a film a contrast ratio on a card, by bisection.
+ * @returns undefined where no scattering does: less than bare card, or more than can be
  */
 export function scatterFromContrast(optics: Optics, thickness: number, contrastRatio: number): number | undefined {
   const at = (scatter: number) => overCard({ optics, scatter, thickness }).contrastRatio
-  let [low, high] = [1e-3, 20]
-  if (at(low) > contrastRatio || at(high) < contrastRatio) return undefined
-  for (let i = 0; i < 40; i++) {
+  let [low, high] = [LEAST_SCATTER, MOST_SCATTER]
+  if (!(at(low) <= contrastRatio && at(high) >= contrastRatio)) return undefined
+  for (let i = 0; i < 50; i++) {
     const middle = Math.sqrt(low * high)
     if (at(middle) < contrastRatio) low = middle
     else high = middle
@@ -124,15 +123,17 @@ export function scatterFromContrast(optics: Optics, thickness: number, contrastR
 /** What decides how a paint hides. */
 export interface FilmPaint {
   readonly optics: Optics
-  readonly lab: Triple
   readonly opacity: Opacity
   /** As measured over a card, 0–1; stands before the opacity class. */
   readonly contrastRatio?: number | null
   readonly body: Body
 }
 
-/** Scattering of a paint's film: from its measured contrast ratio where there is one, else by its class. */
-export function paintScatter(p: FilmPaint): number {
-  const measured = p.contrastRatio ? scatterFromContrast(p.optics, FILM_THICKNESS[p.body], p.contrastRatio) : undefined
-  return measured ?? filmScatter(p.opacity, chroma(p.lab))
+/** Scattering of a paint's film that gives it the contrast ratio it was measured to have, else that of its class. */
+export function paintScatter({ optics, opacity, contrastRatio, body }: FilmPaint): number {
+  const thickness = FILM_THICKNESS[body]
+  return (
+    (contrastRatio ? scatterFromContrast(optics, thickness, contrastRatio) : undefined) ??
+    scatterFromContrast(optics, thickness, CLASS_CONTRAST[opacity])!
+  )
 }

@@ -1,3 +1,5 @@
+import { FLAKES } from '../paint/sheenOfMix'
+import type { Sheen } from '../paint/properties'
 import type { Optics } from './kubelkaMunk'
 import { chroma } from './lab'
 import { mixToHex, mixToLab } from './mixColour'
@@ -10,20 +12,31 @@ const KEPT = 0.5
 export interface PairMix {
   /** What equal volumes turn into, `#rrggbb`, an estimate. */
   readonly hex: string
+  readonly lab: Triple
   /** C* of the mix ÷ mean C* of the parents. */
   readonly chromaKept: number
   readonly muddy: boolean
 }
 
-/** What two paints become where they run into each other, 1 : 1 by volume. */
-export function pairMix(a: { optics: Optics; lab: Triple }, b: { optics: Optics; lab: Triple }): PairMix {
+/** A colour that may run into another. */
+export interface Neighbour {
+  readonly optics: Optics
+  readonly lab: Triple
+  readonly sheen: Sheen
+}
+
+/** What two paints become where they run into each other, 1 : 1 by volume. Flakes make no mud. */
+export function pairMix(a: Neighbour, b: Neighbour): PairMix {
   const both = [a.optics, b.optics]
+  const flakes = FLAKES.includes(a.sheen) || FLAKES.includes(b.sheen)
   const [ca, cb] = [chroma(a.lab), chroma(b.lab)]
   const mean = (ca + cb) / 2
-  const chromaKept = mean === 0 ? 1 : chroma(mixToLab(both, [1, 1])) / mean
+  const lab = mixToLab(both, [1, 1])
+  const chromaKept = mean === 0 ? 1 : chroma(lab) / mean
   return {
     hex: mixToHex(both, [1, 1])!,
+    lab,
     chromaKept,
-    muddy: ca >= COLOURFUL && cb >= COLOURFUL && chromaKept < KEPT,
+    muddy: !flakes && ca >= COLOURFUL && cb >= COLOURFUL && chromaKept < KEPT,
   }
 }

@@ -46,10 +46,9 @@ describe('black', () => {
     for (const v of [known.sigma, known.fit!, ...known.optics.k, ...known.optics.s]) expect(v).toBeGreaterThan(0)
   })
   it('is predicted, and a band at nothing or below it is none less', () => {
-    const [optics, lab] = [opticsFromHex('#000000', 'strong'), hexToLab('#000000')]
+    const optics = opticsFromHex('#000000', 'strong')
     const paint = {
       optics,
-      lab,
       opacity: 'opaque',
       body: 'soft',
       sheen: 'matte',

@@ -27,18 +27,39 @@ describe('who should not touch whom', () => {
     expect(find(pairs, 2, 4)).toMatchObject({ verdict: 'fine' })
     expect(find(pairs, 2, 4).why).toBeUndefined()
   })
-  it('a white or a metallic goes between, one that may touch both', () => {
-    expect(find(checkPairs([violet, yellow, gold], []), 0, 1).buffer).toBe(
-      find(checkPairs([violet, yellow, gold], []), 0, 2).verdict === 'fine' ? 2 : undefined,
-    )
-    const said = checkPairs(
-      [violet, yellow, gold],
-      [
-        { aId: 'violet', bId: 'gold', verdict: 'together' },
-        { aId: 'yellow', bId: 'gold', verdict: 'together' },
-      ],
-    )
-    expect(find(said, 0, 1).buffer).toBe(2)
+  // Common practice, no published source: makers keep white from reds, magentas and violets, and not from blues.
+  it.each([
+    ['a warm red', '#b5302a', true],
+    ['a crimson', '#8e1230', true],
+    ['a magenta', '#8c1c5c', true],
+    ['a violet', '#4a2a78', true],
+    ['ultramarine', '#22308f', false],
+    ['a phthalo blue, green shade', '#0b2a5b', false],
+    ['a phthalo blue, red shade', '#10205a', false],
+    ['a cobalt blue', '#1d4e9e', false],
+    ['a turquoise', '#0f8a8f', false],
+    ['an orange', '#e06a1c', false],
+    ['a yellow', '#f2b814', false],
+    ['a green', '#1f6b3a', false],
+    ['a black', '#1b1b1c', false],
+    ['another white', '#f8f5f2', false],
+  ])('white beside %s: goes pink or does not', (_, hex, pink) => {
+    const [pair] = checkPairs([white, colour('other', hex)], [])
+    expect(pair!.why).toBe(pink ? 'tints' : undefined)
+    const [turned] = checkPairs([colour('other', hex), white], [])
+    expect(turned!.verdict).toBe(pair!.verdict)
+  })
+  it('copper and gold may lie beside violet, blue, turquoise and white', () => {
+    const copper = colour('copper', '#a5603a', 'metallic')
+    for (const metal of [gold, copper, colour('pearl red', '#b03048', 'pearl')])
+      for (const other of [violet, teal, white, red, colour('blue', '#1d4e9e'), colour('turquoise', '#0f8a8f')])
+        expect(checkPairs([metal, other], [])[0]).toMatchObject({ verdict: 'fine', why: undefined })
+  })
+  it('a metallic goes between, also between violet and white, unless the maker says no', () => {
+    expect(find(checkPairs([violet, yellow, gold], []), 0, 1).buffer).toBe(2)
+    expect(find(checkPairs([violet, white, gold], []), 0, 1)).toMatchObject({ verdict: 'apart', buffer: 2 })
+    expect(find(checkPairs([violet, white, teal, gold], []), 0, 1).buffer).toBe(3)
+    expect(find(checkPairs([violet, yellow], []), 0, 1).buffer).toBeUndefined()
     const never = checkPairs([violet, yellow, gold], [{ aId: 'gold', bId: 'violet', verdict: 'never' }])
     expect(find(never, 0, 1).buffer).toBeUndefined()
   })

@@ -1,6 +1,6 @@
 import type { PairVerdict } from './pairVerdicts'
 import type { Sheen } from '../paint/properties'
-import { SHOWY } from '../paint/sheenOfMix'
+import { FLAKES } from '../paint/sheenOfMix'
 import type { Optics } from './kubelkaMunk'
 import { chroma, hue } from './lab'
 import { pairMix, type PairMix } from './mud'
@@ -34,14 +34,13 @@ export interface Pair {
   readonly buffer: number | undefined
 }
 
-/** Hues, degrees, that white turns pink: reds and violets. Common practice, no published source. */
-const PINKS = (h: number) => h >= 290 || h <= 40
-const COLOURFUL = 20
+/** Tints that are pink: hue in degrees of CIELAB, and how much colour it takes to see it. Start values of Fika. */
+const isPink = (lab: Triple) => (hue(lab) >= 305 || hue(lab) <= 35) && chroma(lab) >= 12
 
-/** Whether white beside this colour goes pink. */
-function tints(a: PaletteColour, b: PaletteColour): boolean {
-  const [white, other] = isWhite(a.lab) ? [a, b] : [b, a]
-  return isWhite(white.lab) && chroma(other.lab) >= COLOURFUL && PINKS(hue(other.lab))
+/** Whether white beside this colour goes pink, by the mix of the two itself. Flakes tint nothing. */
+function tints(a: PaletteColour, b: PaletteColour, mix: PairMix): boolean {
+  const flakes = FLAKES.includes(a.sheen) || FLAKES.includes(b.sheen)
+  return !flakes && isWhite(a.lab) !== isWhite(b.lab) && isPink(mix.lab)
 }
 
 /** Every pair of a palette: what it turns into, whether to keep it apart, and what to put between. */
@@ -58,18 +57,19 @@ function judge(palette: readonly PaletteColour[], words: readonly PairWord[], a:
   const word = words.find(
     (w) => (w.aId === one.id && w.bId === two.id) || (w.aId === two.id && w.bId === one.id),
   )?.verdict
-  const why = word === 'never' ? 'said' : word ? undefined : mix.muddy ? 'mud' : tints(one, two) ? 'tints' : undefined
+  const why =
+    word === 'never' ? 'said' : word ? undefined : mix.muddy ? 'mud' : tints(one, two, mix) ? 'tints' : undefined
   return { a, b, mix, word, verdict: why ? 'apart' : 'fine', why, buffer: undefined }
 }
 
-/** A colour that may touch both: whites and metallics first, then what keeps most chroma with either. */
+/** A colour that may touch both: whites and flakes first, then what keeps most chroma with either. */
 function bufferOf(palette: readonly PaletteColour[], pairs: readonly Pair[], { a, b }: Pair): number | undefined {
   const pairOf = (x: number, y: number) => pairs.find((p) => p.a === Math.min(x, y) && p.b === Math.max(x, y))!
   const ranked = palette.flatMap((colour, i) => {
     if (i === a || i === b) return []
     const [left, right] = [pairOf(i, a), pairOf(i, b)]
     if (left.verdict === 'apart' || right.verdict === 'apart') return []
-    const usual = isWhite(colour.lab) || SHOWY.includes(colour.sheen) ? 1 : 0
+    const usual = isWhite(colour.lab) || FLAKES.includes(colour.sheen) ? 1 : 0
     return [{ i, score: usual + Math.min(1, left.mix.chromaKept) + Math.min(1, right.mix.chromaKept) }]
   })
   return ranked.sort((x, y) => y.score - x.score)[0]?.i

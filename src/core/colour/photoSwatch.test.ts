@@ -1,7 +1,5 @@
 import { deltaE00 } from './deltaE00'
 import { hexToLab } from './lab'
-import { pairMix } from './mud'
-import { opticsFromHex } from './paintOptics'
 import { CARDS, swatchFromPhoto, type Card } from './photoSwatch'
 import { hexToSrgb, toGamma, toLinear } from './srgb'
 
@@ -65,21 +63,5 @@ describe('a swatch from a photo', () => {
     expect(of(patch([1.5, 1.5, 1.5], [1, 1, 1], random))).toThrow('overexposed')
     expect(of(new Uint8ClampedArray(400))).toThrow('too dark')
     expect(of(good.slice(0, 32))).toThrow('too small')
-  })
-})
-
-describe('two paints that run into each other', () => {
-  const of = (hex: string) => ({ optics: opticsFromHex(hex, 'normal'), lab: hexToLab(hex) })
-  // Common practice, no published source.
-  it('violet and yellow make mud; neighbours on the circle, or anything with white, do not', () => {
-    expect(pairMix(of('#6a2c91'), of('#f4dc3a')).muddy).toBe(true)
-    expect(pairMix(of('#f4dc3a'), of('#d9561f')).muddy).toBe(false)
-    expect(pairMix(of('#1d4ba0'), of('#136a78')).muddy).toBe(false)
-    expect(pairMix(of('#6a2c91'), of('#ffffff')).muddy).toBe(false)
-  })
-  it('a paint with itself keeps its colour', () => {
-    const self = pairMix(of('#136a78'), of('#136a78'))
-    expect(self.chromaKept).toBeCloseTo(1, 2)
-    expect(self.hex).toBe('#136a78')
   })
 })

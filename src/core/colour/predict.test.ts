@@ -8,7 +8,6 @@ import { byOneDrop, predict, pulls, sureOf, type FormulaPaint } from './predict'
 
 const paint = (hex: string, more: Partial<FormulaPaint> = {}): FormulaPaint => ({
   optics: opticsFromHex(hex, 'normal'),
-  lab: hexToLab(hex),
   opacity: 'opaque',
   body: 'fluid',
   sheen: 'satin',
@@ -65,6 +64,11 @@ describe('what a formula looks like', () => {
         ]),
       ),
     ).toBe('glitter')
+    // Two kinds of a little each are flakes together.
+    const pearl = paint('#d8cfe0', { sheen: 'pearl' })
+    const both = (share: number) => predict([blue, gold, pearl], [1 - 2 * share, share, share])
+    expect([both(0.01).promise, both(0.02).promise]).toEqual([true, false])
+    expect([both(0.04).sheen, both(0.06).sheen]).toEqual(['satin', 'metallic'])
     expect(sheenOfMix([])).toBe('satin')
     expect(isNoPromise(many([['gloss', 5]]))).toBe(false)
   })
@@ -77,6 +81,13 @@ describe('how sure it is', () => {
     expect(sureness.kind).toBe('estimate')
     expect(sureness.next).toEqual({ paint: 0, measure: 'tint' })
     expect(sureness.plusMinus).toBeGreaterThan(5)
+  })
+  it('a metallic nobody painted out is sure to three at best, and asked for', () => {
+    const gold = paint('#b08d3c', { sheen: 'metallic', ...unknown })
+    const { sureness } = predict([gold], [1])
+    expect(sureness.plusMinus).toBeGreaterThanOrEqual(3)
+    expect(sureness).toMatchObject({ kind: 'estimate', next: { paint: 0, measure: 'tint' } })
+    expect(predict([{ ...gold, known: 'tint', sigma: 0.1 }], [1]).sureness.plusMinus).toBeLessThan(1)
   })
   it('is the same asked for by itself', () => {
     const { sureness, promise } = predict([blue, white], [1, 4])

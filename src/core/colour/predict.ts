@@ -1,4 +1,4 @@
-import { isNoPromise, sheenOfMix, sheenShares, type SheenShare } from '../paint/sheenOfMix'
+import { isNoPromise, sheenOfMix, sheenShares, SHOWY, type SheenShare } from '../paint/sheenOfMix'
 import type { Sheen } from '../paint/properties'
 import { deltaE00 } from './deltaE00'
 import { FILM_THICKNESS, hidingThickness, overCard, paintScatter, type Film, type FilmPaint } from './film'
@@ -59,6 +59,8 @@ export interface Prediction {
 
 /** Contributions below this need no measuring. */
 const SURE_ENOUGH = 1
+/** What a paint of flakes or dyes alone may be off that nobody painted out: it looks another with every angle. Start value of Fika. */
+const FLAKES = 3
 /** Repeatability of painting out and reading the same mix. From trials. */
 const FLOOR = 0.4
 
@@ -137,7 +139,11 @@ export function pulls(optics: readonly Optics[], amounts: readonly number[]): nu
  * comes in as its pull times its sigma, and the paints' errors are independent.
  */
 function surenessOf(paints: readonly SurePaint[], amounts: readonly number[], pull: readonly number[]): Sureness {
-  const parts = paints.map((p, i) => pull[i]! * p.sigma)
+  const total = amounts.reduce((a, b) => a + b, 0)
+  const parts = paints.map((p, i) => {
+    const unseen = p.known === 'masstone' && SHOWY.includes(p.sheen)
+    return Math.hypot(pull[i]! * p.sigma, unseen ? (FLAKES * amounts[i]!) / total : 0)
+  })
   const plusMinus = Math.hypot(FLOOR, ...parts)
   const worst = parts.indexOf(Math.max(...parts))
   const matters = paints.some((p, i) => amounts[i]! > 0 && p.known === 'masstone' && parts[i]! > SURE_ENOUGH)

@@ -2,6 +2,8 @@ import type { Sheen } from './properties'
 
 /** Sheens of flakes and dyes: they catch or make light, and do not mix like pigment. */
 export const SHOWY: readonly Sheen[] = ['metallic', 'pearl', 'colour-shift', 'glitter', 'fluorescent']
+/** Flakes alone: they lie in a paint rather than colour it, so they make no mud and tint nothing. */
+export const FLAKES: readonly Sheen[] = ['metallic', 'pearl', 'colour-shift', 'glitter']
 /** Share of the paint from which such a sheen is drawn, and from which a computed colour is no promise. Common practice, no published source. */
 const SHOWS = 0.1
 const NO_PROMISE = 0.03
@@ -20,12 +22,15 @@ export function sheenShares(paints: readonly { readonly sheen: Sheen; readonly u
   return [...shares].map(([sheen, share]) => ({ sheen, share })).sort((a, b) => b.share - a.share)
 }
 
-/** The sheen a mix is drawn with: a showy one once it is a tenth of the paint, else that of the most. */
+/** Share of all flakes and dyes together. */
+export const showyShare = (shares: readonly SheenShare[]) =>
+  shares.reduce((sum, s) => sum + (SHOWY.includes(s.sheen) ? s.share : 0), 0)
+
+/** The sheen a mix is drawn with: the most showy one once all of them are a tenth of the paint, else that of the most. */
 export function sheenOfMix(shares: readonly SheenShare[]): Sheen {
-  const showy = shares.find((s) => SHOWY.includes(s.sheen) && s.share >= SHOWS)
+  const showy = showyShare(shares) >= SHOWS - 1e-9 ? shares.find((s) => SHOWY.includes(s.sheen)) : undefined
   return (showy ?? shares[0])?.sheen ?? 'satin'
 }
 
 /** Whether flakes or dyes take so much part that a computed colour is no promise. */
-export const isNoPromise = (shares: readonly SheenShare[]) =>
-  shares.some((s) => SHOWY.includes(s.sheen) && s.share >= NO_PROMISE)
+export const isNoPromise = (shares: readonly SheenShare[]) => showyShare(shares) >= NO_PROMISE - 1e-9

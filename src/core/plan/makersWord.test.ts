@@ -11,7 +11,12 @@ const word = {
     { aId: 'v', bId: 'y', verdict: 'never' as const, note: 'mud' },
   ],
 }
-const bottle = (label: string, use: string, paintIds: string[], role = 'pour') => ({ label, use, paintIds, role })
+const bottle = (label: string, use: string, ids: string[], role = 'pour') => ({
+  label,
+  use,
+  paints: ids.map((id) => ({ id, share: 1 / ids.length })),
+  role,
+})
 
 describe('the maker’s own word on a plan', () => {
   it('speaks of pairs that meet in the cup, those against first, then of roles', () => {
@@ -22,6 +27,20 @@ describe('the maker’s own word on a plan', () => {
       { against: true, text: 'Yellow in B: avoid as pour: weak.' },
       { against: true, text: 'Teal in B: good only as base coat.' },
     ])
+  })
+  it('a trace in a mix is none of the pair: both are a fifth of the colour or more', () => {
+    const mixed = (share: number) => [
+      {
+        ...bottle('A', 'cup', ['v']),
+        paints: [
+          { id: 'v', share },
+          { id: 'x', share: 1 - share },
+        ],
+      },
+      bottle('B', 'cup', ['t']),
+    ]
+    expect(wordsOnPlan(mixed(0.19), word)).toHaveLength(1)
+    expect(wordsOnPlan(mixed(0.2), word).map((w) => w.text)).toContain('Teal and Violet, always side by side.')
   })
   it('says nothing of a pair within one bottle, or of one that stays apart', () => {
     expect(wordsOnPlan([bottle('A', 'cup', ['v', 't'])], word).map((w) => w.text)).toEqual([

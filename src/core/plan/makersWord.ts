@@ -8,7 +8,8 @@ export interface Used {
   readonly label: string
   /** Role the bottle was mixed for; what counts in the cup. */
   readonly role: string
-  readonly paintIds: readonly string[]
+  /** Its paints, with their share of the colour: of the paints alone, 0–1. */
+  readonly paints: readonly { readonly id: string; readonly share: number }[]
 }
 
 export interface MakersWord {
@@ -20,6 +21,9 @@ export interface MakersWord {
     readonly note: string
   }[]
 }
+
+/** A note on a pair is about paints that are seen, not about a trace in a mix. Start value of Fika. */
+const SEEN = 0.2
 
 const VERDICT = {
   together: 'always side by side',
@@ -33,17 +37,17 @@ const VERDICT = {
  */
 export function wordsOnPlan(used: readonly Used[], word: MakersWord): { against: boolean; text: string }[] {
   const cup = used.filter((u) => u.use === 'cup')
-  const inCup = (id: string, others: readonly Used[]) => others.filter((u) => u.paintIds.includes(id))
+  const inCup = (id: string) => cup.filter((u) => u.paints.some((p) => p.id === id && p.share >= SEEN - 1e-9))
   const because = (note: string) => (note ? `: ${note}` : '')
   const name = (id: string) => word.paints[id]?.name ?? 'a paint'
   const pairs = word.pairs
-    .filter((p) => inCup(p.aId, cup).some((a) => inCup(p.bId, cup).some((b) => b !== a)))
+    .filter((p) => inCup(p.aId).some((a) => inCup(p.bId).some((b) => b !== a)))
     .map((p) => ({
       against: p.verdict === 'never',
       text: `${name(p.aId)} and ${name(p.bId)}, ${VERDICT[p.verdict]}${because(p.note)}.`,
     }))
   const flags = used.flatMap((u) =>
-    u.paintIds.flatMap((id) => {
+    u.paints.flatMap(({ id }) => {
       const says = flagAgainst(word.paints[id]?.flags ?? [], u.use === 'cup' ? u.role : u.use)
       return says ? [{ against: true, text: `${name(id)} in ${u.label}: ${says}.` }] : []
     }),

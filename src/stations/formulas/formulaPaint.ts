@@ -1,4 +1,3 @@
-import { hexToLab } from '@/core/colour/lab'
 import type { FormulaPaint } from '@/core/colour/predict'
 import { surePaint } from '@/core/colour/sureWords'
 import { SHOWY } from '@/core/paint/sheenOfMix'
@@ -7,7 +6,6 @@ import type { Material } from '@/db/materials/mixable'
 /** A paint as the colour core takes it. */
 export const formulaPaint = (m: Material): FormulaPaint => ({
   ...surePaint(m),
-  lab: hexToLab(m.hex!),
   opacity: m.opacity!,
   contrastRatio: m.contrastRatio,
   body: m.body!,

@@ -61,7 +61,10 @@ export function PlanEditor({
   const said = wordsOnPlan(
     reading.parts.flatMap((p) => {
       const b = byId.get(p.vesselId)
-      return b ? [{ use: p.use, label: b.label, role: b.role, paintIds: b.recipe.paints.map((m) => m.materialId) }] : []
+      if (!b) return []
+      const parts = b.recipe.paints.reduce((sum, m) => sum + m.parts, 0)
+      const paints = b.recipe.paints.map((m) => ({ id: m.materialId, share: m.parts / parts }))
+      return [{ use: p.use, label: b.label, role: b.role, paints }]
     }),
     word,
   )

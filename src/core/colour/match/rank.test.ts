@@ -1,10 +1,8 @@
-import { hexToLab } from '../lab'
 import { opticsFromHex } from '../paintOptics'
 import { rank, type RankedPaint } from './rank'
 
 const paint = (hex: string, more: Partial<RankedPaint> = {}): RankedPaint => ({
   optics: opticsFromHex(hex, 'normal'),
-  lab: hexToLab(hex),
   opacity: 'opaque',
   body: 'soft',
   sheen: 'satin',

@@ -40,13 +40,20 @@ export function rank(found: readonly WholeParts[], paints: readonly RankedPaint[
     const key = [...f.set].sort((a, b) => a - b).join()
     return seen.has(key) ? false : seen.add(key)
   })
-  const described = list.map((f) => describe(f, paints))
+  // A paint's scattering is searched for: once, not for every formula it takes part in.
+  const scatter = new Map<number, number>()
+  for (const i of new Set(list.flatMap((f) => f.set))) scatter.set(i, paintScatter(paints[i]!))
+  const described = list.map((f) => describe(f, paints, scatter))
   const prices = described.flatMap((d) => d.perMl ?? [])
   const cheapest = prices.length ? Math.min(...prices) : 0
   return described.map((d) => ({ ...d, score: scoreOf(d, cheapest, wantedSheen) })).sort((a, b) => a.score - b.score)
 }
 
-function describe(f: WholeParts, all: readonly RankedPaint[]): Omit<Candidate, 'score'> {
+function describe(
+  f: WholeParts,
+  all: readonly RankedPaint[],
+  scatter: ReadonlyMap<number, number>,
+): Omit<Candidate, 'score'> {
   const paints = f.set.map((i) => all[i]!)
   const total = f.parts.reduce((a, b) => a + b, 0)
   const mean = (value: (p: RankedPaint) => number) =>
@@ -60,7 +67,7 @@ function describe(f: WholeParts, all: readonly RankedPaint[]): Omit<Candidate, '
         paints.map((p) => p.optics),
         f.parts,
       ),
-      scatter: mean(paintScatter),
+      scatter: f.set.reduce((sum, i, k) => sum + (f.parts[k]! / total) * scatter.get(i)!, 0),
       thickness: mean((p) => FILM_THICKNESS[p.body]),
     }).contrastRatio,
     pigments: [...new Set(paints.flatMap((p) => p.pigments))],

@@ -58,7 +58,6 @@ const bottleEntry = (b: Bottled): Entry => ({
   opacity: null,
   look: {
     optics: opticsOf({ optics: null, hex: b.hex, strength: 'normal' }),
-    lab: hexToLab(b.hex),
     opacity: 'semi-opaque',
     body: 'ready',
     sheen: b.sheen,
@@ -107,7 +106,8 @@ export function PaletteCheck({
     [entries, key],
   )
   const colours = useMemo(
-    () => palette.map((p): PaletteColour => ({ id: p.id, optics: p.look.optics, lab: p.look.lab, sheen: p.sheen })),
+    () =>
+      palette.map((p): PaletteColour => ({ id: p.id, optics: p.look.optics, lab: hexToLab(p.hex!), sheen: p.sheen })),
     [palette],
   )
   const pairs = useMemo(() => checkPairs(colours, words), [colours, words])

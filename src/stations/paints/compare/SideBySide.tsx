@@ -104,7 +104,10 @@ function Matrix({
                 if (k <= i) return <td key={b.id} className={styles.none} />
                 const word = said(a.id, b.id)
                 const far = deltaE00(a.lab, b.lab)
-                const mixed = pairMix(optics.get(a.id)!, optics.get(b.id)!)
+                const mixed = pairMix(
+                  { ...optics.get(a.id)!, sheen: a.sheen },
+                  { ...optics.get(b.id)!, sheen: b.sheen },
+                )
                 return (
                   <td key={b.id}>
                     {word ? (
