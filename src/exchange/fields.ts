@@ -111,6 +111,7 @@ function hanging(cells: Cells, old: Readonly<Record<string, unknown>>) {
   return {
     readings: old.readings,
     flags: [...flags('avoid_as', 'avoid'), ...flags('only_as', 'only')],
+    paintedWith: old.paintedWith,
     substitutes: old.substitutes ?? [],
     standIn: old.standIn ?? [],
   }

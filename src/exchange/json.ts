@@ -39,10 +39,12 @@ const headSchema = object({
 })
 
 /** Materials with references by maker, line and name in place of ids. */
-export type JsonMaterial = Omit<MaterialInput, 'substitutes' | 'standIn'> & {
+export type JsonMaterial = Omit<MaterialInput, 'substitutes' | 'standIn' | 'paintedWith'> & {
   archived: boolean
   substitutes?: Ref[]
   standIn?: (Ref & { parts: number })[]
+  /** The white its tint and the black its shade were painted out with. */
+  paintedWith?: { white: Ref | null; black: Ref | null }
 }
 
 export interface Catalogue {
@@ -55,6 +57,11 @@ export interface Catalogue {
   readonly formulas: readonly JsonFormula[]
   readonly recipes: readonly JsonRecipe[]
 }
+
+const paintedWithSchema = object({
+  white: refSchema.default(null).nullable(),
+  black: refSchema.default(null).nullable(),
+}).default({ white: null, black: null })
 
 /** Order that does not hang on ids, so that the same catalogue is the same file. */
 const byKey = (a: Ref, b: Ref) => inOrder(keyOf(a as MaterialInput), keyOf(b as MaterialInput))
@@ -76,6 +83,10 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
       archived: m.archived,
       substitutes: input.substitutes.map((id) => refs.get(id)!),
       standIn: input.standIn.map((s) => ({ ...refs.get(s.paintId)!, parts: s.parts })),
+      paintedWith: {
+        white: refs.get(input.paintedWith.whiteId ?? '') ?? null,
+        black: refs.get(input.paintedWith.blackId ?? '') ?? null,
+      },
     }
   })
   const pairs = await allPairNotes(tx)
@@ -108,6 +119,7 @@ export interface ReadCatalogue {
     archived: boolean
     substitutes: Ref[]
     standIn: (Ref & { parts: number })[]
+    paintedWith: { white?: Ref | null; black?: Ref | null }
   }[]
   readonly head: ReturnType<typeof headSchema.validateSync>
 }
@@ -129,9 +141,10 @@ export function readJson(text: string): ReadCatalogue {
         archived?: unknown
         substitutes?: unknown
         standIn?: unknown
+        paintedWith?: unknown
       }
       try {
-        const { substitutes, standIn, archived, ...own } = entry
+        const { substitutes, standIn, paintedWith, archived, ...own } = entry
         return {
           input: schemaOf(entry?.kind).validateSync(own, { stripUnknown: true }) as MaterialInput,
           archived: boolean().default(false).validateSync(archived) ?? false,
@@ -139,6 +152,7 @@ export function readJson(text: string): ReadCatalogue {
           standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() }))
             .default([])
             .validateSync(standIn) ?? []) as (Ref & { parts: number })[],
+          paintedWith: paintedWithSchema.validateSync(paintedWith) as { white?: Ref | null; black?: Ref | null },
         }
       } catch (error) {
         if (!(error instanceof ValidationError)) throw error
@@ -171,6 +185,10 @@ export function resolve(
             ...m.input,
             substitutes: m.substitutes.flatMap((r) => idOf(r) ?? []),
             standIn: m.standIn.flatMap((r) => (idOf(r) ? [{ paintId: idOf(r)!, parts: r.parts }] : [])),
+            paintedWith: {
+              whiteId: (m.paintedWith.white && idOf(m.paintedWith.white)) ?? null,
+              blackId: (m.paintedWith.black && idOf(m.paintedWith.black)) ?? null,
+            },
           } satisfies PaintInput)
         : m.input
     return { input, archived: m.archived, id: ids.get(keyOf(m.input))!, known: byKey.get(keyOf(m.input)) }

@@ -51,7 +51,12 @@ export function differences(a: MaterialInput, b: MaterialInput): (Column | typeo
 /** What no column holds: links by the ids of other paints, and spectra as read. */
 const linksOf = (m: MaterialInput) =>
   m.kind === 'paint'
-    ? JSON.stringify([[...m.substitutes].sort(), m.standIn.map((s) => [s.paintId, s.parts]).sort(), m.readings])
+    ? JSON.stringify([
+        [...m.substitutes].sort(),
+        m.standIn.map((s) => [s.paintId, s.parts]).sort(),
+        m.readings,
+        m.paintedWith,
+      ])
     : ''
 
 /** What stands in a column of a material, or how many paints it is linked to. */

@@ -15,7 +15,7 @@ const line = (name: string, plannedUl: number): GuideLine => ({
   hex: null,
   densityGPerMl: 1,
   solids: 0.4,
-  waterShare: 0.5,
+  waterShare: 0.1,
   plannedUl,
   byDrop: false,
 })
@@ -25,7 +25,7 @@ export const plan = {
   cupUl: null,
   prepare: [],
   bandS: [1, 2],
-  school: 'binder',
+  waterRule: { school: 'thinned-40' },
   label: 'Teal',
   role: 'pour',
   technique: 'straight',

@@ -18,6 +18,7 @@ export const mixable = (id: string, more: Partial<Material> = {}): Material => (
   pigments: [],
   densityGPerMl: 1.2,
   solids: 0.38,
+  pigmentShare: 0.15,
   waterShare: 0,
   priceMinor: null,
   containerUl: 60_000,
@@ -30,4 +31,4 @@ export const mixable = (id: string, more: Partial<Material> = {}): Material => (
 
 /** A material that is no paint: it has neither body nor colour. */
 export const colourless = (id: string, more: Partial<Material>): Material =>
-  mixable(id, { body: null, sheen: null, hex: null, strength: null, opacity: null, solids: 0.3, ...more })
+  mixable(id, { body: null, sheen: null, hex: null, strength: null, opacity: null, solids: 0.3, pigmentShare: 0, ...more })

@@ -176,7 +176,7 @@ describe('server actions', () => {
         /Somebody else changed this/,
       ],
       [
-        saveRulesAction({ name: 'x', units: 'us', waterSchool: 'share', currency: 'EURO' }),
+        saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'EURO' }),
         /A currency has three letters/,
       ],
       [

@@ -161,7 +161,7 @@ describe('recipes and rules', () => {
       { ...start.draft, scaleBy: 'cups', scaleText: '3', cupSize: '84 ml' },
       new Map(materials.map((m) => [m.id, m])),
       'metric',
-      'binder',
+      { school: 'thinned-40' },
     )
     // 1 : 3 : 0.2 of 252 ml, and two drops for each 100 ml.
     expect(view.lines.map((l) => [l.kind, l.targetUl])).toEqual([

@@ -294,7 +294,7 @@ const calls = (t: Things): readonly Call[] => {
     ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(form({ ...t.photo, id: id() }))],
     ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
     ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
-    ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'share', currency: 'USD' })],
+    ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],
     ['undoAction', 'NotFound', () => undoAction({ ...r, movementId: t.found.movement })],
     // These make something of one's own under an id that another studio uses: theirs stays theirs.
     ['saveSurfaceAction', 'nothing', () => surfaces.saveSurfaceAction({ ...t.canvas, name: 'Mine' })],

@@ -26,6 +26,7 @@ const paint = (more: Partial<PaintSwatches> = {}): PaintSwatches => ({
   shadeHex: null,
   shadeBlackShare: null,
   readings: none,
+  paintedWith: { whiteId: null, blackId: null },
   ...more,
 })
 // The truth: twice as strong as a paint of its class.
@@ -46,7 +47,10 @@ describe('a paint’s swatches as measurements', () => {
     expect(toCalibrate(paint({ readings: { ...none, masstone: read } }))).toMatchObject({ id: 'p', from: 'reading' })
   })
   it('a tint stands against white and a shade against black, at their usual shares where none is given', () => {
-    const [one, two] = paintedOut(paint({ tintHex: '#6d87bb', shadeHex: '#0c1d38' }))
+    const [one, two] = paintedOut(
+      paint({ tintHex: '#6d87bb', shadeHex: hexOfReflectance(shade), readings: { ...none, shade: [...shade] } }),
+    )
+    expect([one!.assumed, two!.assumed]).toEqual([true, true])
     expect(one!.parts).toEqual([
       { paintId: 'p', share: 1 - 0.9 },
       { paintId: STANDARD_WHITE.id, share: 0.9 },
@@ -58,9 +62,23 @@ describe('a paint’s swatches as measurements', () => {
     expect(paintedOut(paint({ tintHex: '#6d87bb', tintWhiteShare: 0.5 }))[0]!.parts[1]!.share).toBe(0.5)
     expect(paintedOut(paint())).toEqual([])
   })
+  it('stands against the white and the black it was made with, where they are named', () => {
+    const paintedWith = { whiteId: 'w', blackId: 'b' }
+    const mixes = paintedOut(paint({ tintHex: '#6d87bb', shadeHex: '#0c1d38', paintedWith }))
+    expect(mixes.map((m) => [m.parts[1]!.paintId, m.assumed])).toEqual([
+      ['w', false],
+      ['b', false],
+    ])
+  })
+  it('a shade nobody read in a black nobody named is left out, and does not count as known', () => {
+    const guessed = paint({ tintHex: '#6d87bb', shadeHex: '#0c1d38' })
+    expect(paintedOut(guessed)).toHaveLength(1)
+    expect(knownOf(guessed, 0)).toBe('tint')
+  })
   it('says in one word what is known', () => {
+    const paintedWith = { whiteId: null, blackId: 'b' }
     const said = [{}, { tintHex: '#6d87bb' }, { shadeHex: '#0c1d38' }, { tintHex: '#6d87bb', shadeHex: '#0c1d38' }]
-    expect(said.map((s) => knownOf(paint(s), 0))).toEqual(['masstone', 'tint', 'shade', 'tint and shade'])
+    expect(said.map((s) => knownOf(paint({ ...s, paintedWith }), 0))).toEqual(['masstone', 'tint', 'shade', 'tint and shade'])
     expect(knownOf(paint(), 2)).toBe('mixes')
   })
 })

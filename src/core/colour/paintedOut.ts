@@ -9,7 +9,7 @@ import { srgbToHex } from './srgb'
 
 /**
  * The white that tints and the black that shades are painted out with, where nobody says which: an opaque white and
- * a usual black. Start values, common practice.
+ * a usual black. Start values of Fika.
  */
 export const STANDARD_WHITE = { id: 'standard white', optics: opticsFromHex('#f5f3ec', 'normal') } as const
 export const STANDARD_BLACK = { id: 'standard black', optics: opticsFromHex('#1b1b1c', 'strong') } as const
@@ -31,6 +31,8 @@ export interface PaintSwatches {
     readonly tint: readonly number[] | null
     readonly shade: readonly number[] | null
   }
+  /** The white and the black it was painted out with, by id; null: nobody said. */
+  readonly paintedWith: { readonly whiteId: string | null; readonly blackId: string | null }
 }
 
 /** Share of white in a tint, and of black in a shade, where nobody says. */
@@ -56,29 +58,37 @@ export function toCalibrate(p: PaintSwatches): PaintToCalibrate {
   return { id: p.id, masstone: reflectance, lab: hexToLab(p.swatchHex), strength: p.strength, from }
 }
 
-/** The tint and the shade of a paint as measured mixes. */
+/**
+ * The tint and the shade of a paint as measured mixes, with the white and the black they were made with, or with the
+ * standard ones in their place. A shade that nobody read, in a black nobody named, says more of that black than of the
+ * paint: it is left out.
+ */
 export function paintedOut(p: PaintSwatches): MeasuredMix[] {
-  const mix = (hex: string | null, reading: readonly number[] | null, other: string, share: number): MeasuredMix[] =>
-    hex
-      ? [
-          {
-            parts: [
-              { paintId: p.id, share: 1 - share },
-              { paintId: other, share },
-            ],
-            ...spectrumOf(hex, reading),
-          },
-        ]
-      : []
-  return [
-    ...mix(p.tintHex, p.readings.tint, STANDARD_WHITE.id, p.tintWhiteShare ?? USUAL_TINT),
-    ...mix(p.shadeHex, p.readings.shade, STANDARD_BLACK.id, p.shadeBlackShare ?? USUAL_SHADE),
-  ]
+  const { whiteId, blackId } = p.paintedWith
+  const mix = (
+    hex: string,
+    reading: readonly number[] | null,
+    other: string | null,
+    standard: string,
+    share: number,
+  ) => ({
+    parts: [
+      { paintId: p.id, share: 1 - share },
+      { paintId: other ?? standard, share },
+    ],
+    ...spectrumOf(hex, reading),
+    assumed: other === null,
+  })
+  const tint = p.tintHex && mix(p.tintHex, p.readings.tint, whiteId, STANDARD_WHITE.id, p.tintWhiteShare ?? USUAL_TINT)
+  const shade =
+    p.shadeHex && mix(p.shadeHex, p.readings.shade, blackId, STANDARD_BLACK.id, p.shadeBlackShare ?? USUAL_SHADE)
+  return [...(tint ? [tint] : []), ...(shade && !(shade.assumed && shade.from === 'hex') ? [shade] : [])]
 }
 
 /** What has been measured of a paint, in one word. @param mixes measured mixes besides its tint and shade */
 export function knownOf(p: PaintSwatches, mixes: number): OpticsKnown {
   if (mixes > 0) return 'mixes'
-  if (p.tintHex) return p.shadeHex ? 'tint and shade' : 'tint'
-  return p.shadeHex ? 'shade' : 'masstone'
+  const shade = paintedOut({ ...p, tintHex: null }).length > 0
+  if (p.tintHex) return shade ? 'tint and shade' : 'tint'
+  return shade ? 'shade' : 'masstone'
 }

@@ -20,7 +20,7 @@ const plan: GuidePlan = {
   cupUl: 600_000,
   prepare: ['Shake'],
   bandS: [1, 2],
-  school: 'binder',
+  waterRule: { school: 'thinned-40' },
   water: { id: 'w', name: 'Distilled', waterShare: 1, solids: 0, densityGPerMl: 1 },
 }
 const next: GuideEvent = { kind: 'next' }

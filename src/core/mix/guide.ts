@@ -1,6 +1,6 @@
 import type { ReadingWay } from '../consistency/levelTime'
 import { Invalid } from '../errors'
-import type { WaterSchool } from './waterLimit'
+import type { WaterRule } from './waterLimit'
 import { rescale, type IngredientKind } from './recipe'
 
 /** One thing that goes into the cup, in the order it is poured. */
@@ -13,6 +13,8 @@ export interface GuideLine {
   readonly hex: string | null
   readonly densityGPerMl: number
   readonly solids: number
+  /** Not kept of a mix begun before pigment was told from binder. */
+  readonly pigmentShare?: number
   readonly waterShare: number
   readonly plannedUl: number
   /** Counted in drops and not weighed. */
@@ -28,7 +30,8 @@ export interface GuidePlan {
   readonly prepare: readonly string[]
   /** Wanted level time, s. */
   readonly bandS: readonly [number, number]
-  readonly school: WaterSchool
+  /** How much water is too much; not kept of a mix begun under a rule that is no more. */
+  readonly waterRule?: WaterRule
   /** The water it is thinned with; null: no watering. */
   readonly water: {
     readonly id: string

@@ -5,16 +5,33 @@ export type Thinner = (typeof THINNERS)[number]
 export const THINNER_FACTS: Readonly<
   Record<
     Thinner,
-    { words: string; keepsDays: number; keeps: string; densityGPerMl: number; solids: number; waterShare: number }
+    {
+      words: string
+      keepsDays: number
+      keeps: string
+      densityGPerMl: number
+      solids: number
+      pigmentShare: number
+      waterShare: number
+    }
   >
 > = {
-  tap: { words: 'tap water', keepsDays: 5, keeps: 'a few days', densityGPerMl: 0.998, solids: 0, waterShare: 1 },
+  tap: {
+    words: 'tap water',
+    keepsDays: 5,
+    keeps: 'a few days',
+    densityGPerMl: 0.998,
+    solids: 0,
+    pigmentShare: 0,
+    waterShare: 1,
+  },
   purified: {
     words: 'purified or filtered water',
     keepsDays: 28,
     keeps: 'some weeks',
     densityGPerMl: 0.998,
     solids: 0,
+    pigmentShare: 0,
     waterShare: 1,
   },
   distilled: {
@@ -23,6 +40,7 @@ export const THINNER_FACTS: Readonly<
     keeps: '8 to 10 months, away from heat and frost',
     densityGPerMl: 0.998,
     solids: 0,
+    pigmentShare: 0,
     waterShare: 1,
   },
   'thinning mix': {
@@ -31,6 +49,7 @@ export const THINNER_FACTS: Readonly<
     keeps: 'about a month',
     densityGPerMl: 1.0,
     solids: 0.025,
+    pigmentShare: 0,
     waterShare: 0.9,
   },
 }

@@ -58,26 +58,28 @@ interface BodyDefaults {
   readonly densityGPerMl: number
   /** Volume solids, 0–1. */
   readonly solids: number
+  /** Pigment and filler as a share of the solids (PVC), 0–1. */
+  readonly pigmentShare: number
 }
 /** Start values by body, all from memory; a paint's own value replaces them. */
 export const DEFAULTS_BY_BODY: Readonly<Record<Body, BodyDefaults>> = {
-  ready: { densityGPerMl: 1.06, solids: 0.3 },
-  ink: { densityGPerMl: 1.05, solids: 0.28 },
-  fluid: { densityGPerMl: 1.12, solids: 0.32 },
-  craft: { densityGPerMl: 1.2, solids: 0.3 },
-  soft: { densityGPerMl: 1.22, solids: 0.38 },
-  heavy: { densityGPerMl: 1.28, solids: 0.38 },
+  ready: { densityGPerMl: 1.06, solids: 0.3, pigmentShare: 0.15 },
+  ink: { densityGPerMl: 1.05, solids: 0.28, pigmentShare: 0.12 },
+  fluid: { densityGPerMl: 1.12, solids: 0.32, pigmentShare: 0.12 },
+  craft: { densityGPerMl: 1.2, solids: 0.3, pigmentShare: 0.35 },
+  soft: { densityGPerMl: 1.22, solids: 0.38, pigmentShare: 0.15 },
+  heavy: { densityGPerMl: 1.28, solids: 0.38, pigmentShare: 0.15 },
 }
 /** Start values by kind of medium, from memory. `waterShare` is water the studio thinned it with. */
 export const DEFAULTS_BY_MEDIUM: Readonly<Record<MediumKind, BodyDefaults & { waterShare: number }>> = {
-  conditioner: { densityGPerMl: 1.03, solids: 0.25, waterShare: 0 },
-  'pouring medium': { densityGPerMl: 1.05, solids: 0.3, waterShare: 0 },
-  'gloss medium': { densityGPerMl: 1.04, solids: 0.35, waterShare: 0 },
-  glue: { densityGPerMl: 1.06, solids: 0.27, waterShare: 0.4 },
-  'anti-craze medium': { densityGPerMl: 1.05, solids: 0.32, waterShare: 0 },
-  'enamel or house paint': { densityGPerMl: 1.25, solids: 0.35, waterShare: 0 },
-  'clear varnish': { densityGPerMl: 1.03, solids: 0.32, waterShare: 0 },
-  'one-bottle base': { densityGPerMl: 1.04, solids: 0.28, waterShare: 0 },
+  conditioner: { densityGPerMl: 1.03, solids: 0.25, pigmentShare: 0, waterShare: 0 },
+  'pouring medium': { densityGPerMl: 1.05, solids: 0.3, pigmentShare: 0, waterShare: 0 },
+  'gloss medium': { densityGPerMl: 1.04, solids: 0.35, pigmentShare: 0, waterShare: 0 },
+  glue: { densityGPerMl: 1.06, solids: 0.27, pigmentShare: 0, waterShare: 0.4 },
+  'anti-craze medium': { densityGPerMl: 1.05, solids: 0.32, pigmentShare: 0, waterShare: 0 },
+  'enamel or house paint': { densityGPerMl: 1.25, solids: 0.35, pigmentShare: 0.2, waterShare: 0 },
+  'clear varnish': { densityGPerMl: 1.03, solids: 0.32, pigmentShare: 0, waterShare: 0 },
+  'one-bottle base': { densityGPerMl: 1.04, solids: 0.28, pigmentShare: 0, waterShare: 0 },
 }
 
 /** Colour Index names in a text such as `PB15:3, PW6`, upper case where the index is. */

@@ -117,6 +117,7 @@ export interface LotPortion {
   readonly sizeUl: number | null
   readonly densityGPerMl: number
   readonly solids: number
+  readonly pigmentShare: number
   readonly waterShare: number
 }
 
@@ -125,7 +126,7 @@ export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPor
   return tx.q<LotPortion>(
     `select c.vessel_id as "vesselId", c.lot_id as "lotId", c.ul, m.id as "materialId", m.name as material, m.maker, m.kind,
        p.swatch_hex as hex, l.label as "lotLabel", l.tracked, l.opened_at as "openedAt", l.price_minor as "priceMinor",
-       l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids,
+       l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare",
        case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
      from vessel_content c
      join lot l on l.studio_id = c.studio_id and l.id = c.lot_id

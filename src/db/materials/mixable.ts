@@ -25,6 +25,7 @@ export interface Material {
   readonly pigments: readonly string[]
   readonly densityGPerMl: number
   readonly solids: number
+  readonly pigmentShare: number
   readonly waterShare: number
   readonly priceMinor: number | null
   readonly containerUl: number | null
@@ -51,7 +52,7 @@ export function listMixable(tx: Tx): Promise<Material[]> {
      )
      select m.id, m.kind, m.name, m.maker, p.body, p.sheen, p.swatch_hex as hex, p.strength, p.opacity, p.contrast_ratio as "contrastRatio",
        p.optics, p.optics_sigma as sigma, p.optics_known as known,
-       coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids,
+       coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare",
        m.water_share as "waterShare", m.price_minor as "priceMinor", m.container_ul as "containerUl",
        held.ul as "onHandUl", coalesce(avoided.list, '[]') as flags, m.thinner, d.kind as "mediumKind"
      from material m
@@ -79,12 +80,13 @@ export function listBases(tx: Tx): Promise<Material[]> {
   return tx.q<Material>(
     `select b.vessel_id as id, 'medium' as kind, v.label as name, 'base on the rack' as maker, null as body, b.sheen, null as hex,
        null as strength, null as opacity, null as "contrastRatio", null as optics, null as sigma, null as known, '{}'::text[] as pigments,
-       t.density as "densityGPerMl", t.solids, t.water as "waterShare", t.minor as "priceMinor", t.ul as "containerUl", t.ul as "onHandUl",
+       t.density as "densityGPerMl", t.solids, t.pigment as "pigmentShare", t.water as "waterShare", t.minor as "priceMinor", t.ul as "containerUl", t.ul as "onHandUl",
        '[]'::jsonb as flags, null as thinner, null as "mediumKind", true as "inBottle"
      from bottle b
      join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id
      join lateral (
        select sum(c.ul)::bigint as ul, sum(c.ul * m.density_g_per_ml) / sum(c.ul) as density, sum(c.ul * m.solids) / sum(c.ul) as solids,
+         coalesce(sum(c.ul * m.solids * m.pigment_share) / nullif(sum(c.ul * m.solids), 0), 0) as pigment,
          sum(c.ul * case when m.kind = 'water' then 1 else m.water_share end) / sum(c.ul) as water,
          round(sum(c.ul * l.price_minor::numeric / l.size_ul))::bigint as minor
        from vessel_content c

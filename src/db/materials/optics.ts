@@ -33,7 +33,8 @@ export function opticsOfMasstone(reflectance: Reflectance, hex: string, strength
 }
 
 const SWATCHES = `material_id as id, swatch_hex as "swatchHex", strength, tint_hex as "tintHex",
-  tint_white_share as "tintWhiteShare", shade_hex as "shadeHex", shade_black_share as "shadeBlackShare", readings, optics`
+  tint_white_share as "tintWhiteShare", shade_hex as "shadeHex", shade_black_share as "shadeBlackShare", readings, optics,
+  json_build_object('whiteId', tint_white_id, 'blackId', shade_black_id) as "paintedWith"`
 type Row = PaintSwatches & { readonly optics: string | null }
 
 interface MixRow {
@@ -68,18 +69,24 @@ async function measuredMixes(tx: Tx, ids: readonly string[]): Promise<MeasuredMi
  * Works out K and S of paints anew from all that is measured of them, and what the bottles that hold them look like.
  * Paints that only take part in the same mixes are held as they are.
  */
-export async function recalibrate(tx: Tx, ids: readonly string[]): Promise<void> {
-  if (ids.length === 0) return
+export async function recalibrate(tx: Tx, changed: readonly string[]): Promise<void> {
+  if (changed.length === 0) return
+  // What was painted out with a white or a black leans on it.
+  const leaning = await tx.q<{ id: string }>(
+    'select material_id as id from paint where studio_id = $1 and (tint_white_id = any ($2) or shade_black_id = any ($2))',
+    [tx.studioId, changed],
+  )
+  const ids = [...new Set([...changed, ...leaning.map((r) => r.id)])]
   const mixes = await measuredMixes(tx, ids)
-  const partners = [...new Set(mixes.flatMap((m) => m.parts.map((p) => p.paintId)))].filter((id) => !ids.includes(id))
-  const rows = await tx.q<Row>(`select ${SWATCHES} from paint where studio_id = $1 and material_id = any ($2)`, [
-    tx.studioId,
-    [...ids, ...partners],
-  ])
+  const swatches = (list: readonly string[]) =>
+    tx.q<Row>(`select ${SWATCHES} from paint where studio_id = $1 and material_id = any ($2)`, [tx.studioId, list])
+  const own = await swatches(ids)
+  const painted = own.flatMap(({ paintedWith: { whiteId, blackId } }) => [whiteId ?? [], blackId ?? []].flat())
+  const partners = new Set([...mixes.flatMap((m) => m.parts.map((p) => p.paintId)), ...painted])
+  for (const id of ids) partners.delete(id)
   const held = new Map<string, Optics>(STANDARDS)
-  for (const r of rows.filter((x) => partners.includes(x.id)))
+  for (const r of await swatches([...partners]))
     held.set(r.id, r.optics ? unpackOptics(r.optics) : opticsFromHex(r.swatchHex, r.strength))
-  const own = rows.filter((r) => ids.includes(r.id))
   const known = calibrate(own.map(toCalibrate), [...own.flatMap(paintedOut), ...mixes], held)
   await tx.q(
     `update paint p set optics = r.optics, optics_sigma = r.sigma, optics_known = r.known, optics_mixes = r.mixes, optics_fit = r.fit

@@ -17,8 +17,10 @@ export type WaterRow = RowFacts & ThinnerInput
 export type MaterialRow = PaintRow | MediumRow | WaterRow
 
 const NO_READINGS = `'{"masstone": null, "tint": null, "shade": null}'`
+const PAINTED_WITH = `json_build_object('whiteId', p.tint_white_id, 'blackId', p.shade_black_id)`
 const COLUMNS = `m.id, m.kind, m.archived_at is not null as archived, m.revision, ${columnsOf('material', 'm').read},
-  ${columnsOf('medium', 'md').read}, ${columnsOf('paint', 'p').read}, coalesce(p.readings, ${NO_READINGS}) as readings`
+  ${columnsOf('medium', 'md').read}, ${columnsOf('paint', 'p').read}, coalesce(p.readings, ${NO_READINGS}) as readings,
+  ${PAINTED_WITH} as "paintedWith"`
 const HANGING = `
   coalesce((select json_agg(json_build_object('role', a.role, 'rule', a.rule, 'reason', a.reason) order by a.role)
             from paint_flag a where a.studio_id = m.studio_id and a.material_id = m.id), '[]') as flags,
@@ -63,7 +65,7 @@ export async function findMaterial(tx: Tx, id: string): Promise<MaterialRow> {
 }
 
 /** What hangs on a paint besides its plain fields. */
-const HANGING_NAMES = ['readings', 'flags', 'substitutes', 'standIn'] as const
+const HANGING_NAMES = ['readings', 'paintedWith', 'flags', 'substitutes', 'standIn'] as const
 
 /** What a form or an import would send to write this very row. */
 export function inputOf(m: MaterialRow): MaterialInput {

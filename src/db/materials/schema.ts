@@ -30,6 +30,14 @@ export const paintSchema = object({
     tint: null,
     shade: null,
   }),
+  /** The white its tint and the black its shade were painted out with; null: nobody said. */
+  paintedWith: object({
+    whiteId: idSchema.nullable().default(null),
+    blackId: idSchema.nullable().default(null),
+  }).default({
+    whiteId: null,
+    blackId: null,
+  }),
   flags: array(flagSchema).max(ROLES.length).default([]),
   /** Paints that can be used in its place, by the maker's own word. */
   substitutes: array(idSchema).max(20, 'Twenty substitutes are the most.').default([]),

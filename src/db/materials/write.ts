@@ -169,6 +169,17 @@ async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
   await hang(tx, 'paint_stand_in', 'paint_id uuid, parts numeric', paints, (p) =>
     p.standIn.map((s) => ({ paint_id: s.paintId, parts: s.parts })),
   )
+  // After all rows are there: a white of the same import may come after the paint it tints.
+  const painted = paints.filter(
+    ({ before, after }) => named(after.paintedWith) || (before?.kind === 'paint' && named(before.paintedWith)),
+  )
+  if (painted.length)
+    await tx.q(
+      `update paint p set tint_white_id = r."whiteId", shade_black_id = r."blackId"
+       from jsonb_to_recordset($2) as r (id uuid, "whiteId" uuid, "blackId" uuid)
+       where p.studio_id = $1 and p.material_id = r.id`,
+      [tx.studioId, JSON.stringify(painted.map(({ id, after }) => ({ id, ...after.paintedWith })))],
+    )
   // A new paint of which only the masstone is known has its optics already.
   const measured = paints.filter(({ before, after }) =>
     before?.kind === 'paint' ? swatchesOf(before) !== swatchesOf(after) || hasMore(after) : hasMore(after),
@@ -179,10 +190,20 @@ async function writePaints(tx: Tx, writes: readonly Write[]): Promise<void> {
   )
 }
 
+const named = (w: PaintInput['paintedWith'] | undefined) => Boolean(w?.whiteId ?? w?.blackId)
 const hasMore = (p: PaintInput) => p.tintHex !== null || p.shadeHex !== null
 /** All that the optics of a paint hang on. */
 const swatchesOf = (p: PaintInput) =>
-  JSON.stringify([p.swatchHex, p.strength, p.tintHex, p.tintWhiteShare, p.shadeHex, p.shadeBlackShare, p.readings])
+  JSON.stringify([
+    p.swatchHex,
+    p.strength,
+    p.tintHex,
+    p.tintWhiteShare,
+    p.shadeHex,
+    p.shadeBlackShare,
+    p.readings,
+    p.paintedWith,
+  ])
 
 /** Replaces the rows that hang on paints. Table and columns are ours alone, never what came in. */
 async function hang(

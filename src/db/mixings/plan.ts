@@ -2,7 +2,7 @@ import { needsPigmentCare } from '@/core/paint/pigments'
 import type { GuideLine, GuidePlan } from '@/core/mix/guide'
 import { STRENGTHS, type MaterialKind, type Role } from '@/core/paint/properties'
 import type { Belief } from '@/core/consistency/dilution'
-import type { WaterSchool } from '@/core/mix/waterLimit'
+import type { WaterRule } from '@/core/mix/waterLimit'
 import type { Material } from '@/db/materials/mixable'
 import type { BeginGuide } from './schema'
 
@@ -55,7 +55,7 @@ const turnOf = (kind: MaterialKind, m: Material | undefined) =>
 export function keptPlan(
   input: BeginGuide,
   materials: ReadonlyMap<string, Material>,
-  school: WaterSchool,
+  waterRule: WaterRule,
   belief: Belief,
 ): KeptPlan {
   const lines = input.lines.flatMap((l): GuideLine[] => {
@@ -70,6 +70,7 @@ export function keptPlan(
         hex: m.hex,
         densityGPerMl: m.densityGPerMl,
         solids: m.solids,
+        pigmentShare: m.pigmentShare,
         waterShare: m.waterShare,
         plannedUl: l.plannedUl,
         byDrop: l.byDrop,
@@ -83,7 +84,7 @@ export function keptPlan(
     cupUl: input.cupUl,
     prepare: prepareSteps(lines, materials),
     bandS: [input.bandS[0]!, input.bandS[1]!],
-    school,
+    waterRule,
     water:
       water?.kind === 'water'
         ? {

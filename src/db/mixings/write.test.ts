@@ -298,7 +298,7 @@ describe('the plan of a guided mix', () => {
     const { studio, begin } = await room()
     const materials = new Map((await studio.run(listMixable)).map((m) => [m.id, m]))
     const input = begin()
-    const plan = keptPlan(input, materials, 'binder', { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 })
+    const plan = keptPlan(input, materials, { school: 'thinned-40' }, { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 })
     expect(plan.lines.map((l) => l.name)).toEqual(['Flow', 'Teal'])
     expect(plan.prepare).toEqual(['Shake or stir Teal.'])
     const [first, second] = [...materials.values()].filter((m) => m.kind === 'water')
@@ -319,7 +319,7 @@ describe('the plan of a guided mix', () => {
       })
     const line = (id: string) => ({ source: 'material' as const, id, plannedUl: 9, byDrop: false })
     const many = { ...input, lines: [line(first!.id), ...input.lines, line(second!.id)] }
-    expect(keptPlan(many, paints, 'binder', plan.belief).lines.map((l) => l.name)).toEqual([
+    expect(keptPlan(many, paints, { school: 'thinned-40' }, plan.belief).lines.map((l) => l.name)).toEqual([
       'Flow',
       'Weak grey',
       'Teal',
@@ -331,16 +331,16 @@ describe('the plan of a guided mix', () => {
       [flow.id, { ...flow, mediumKind: 'conditioner' as const }],
       [teal.id, { ...teal, body: 'heavy' as const, pigments: ['PR108'] }],
     ])
-    const careful = keptPlan(input, other, 'binder', plan.belief).prepare
+    const careful = keptPlan(input, other, { school: 'thinned-40' }, plan.belief).prepare
     expect(careful[0]).toMatch('Gloves on')
     expect(careful.join()).toMatch(/strain Flow.*Knead or stir Teal/)
     expect(plan.water?.name).toBe('Distilled water')
-    expect(keptPlan({ ...input, waterId: teal.id }, materials, 'binder', plan.belief).water).toBeNull()
+    expect(keptPlan({ ...input, waterId: teal.id }, materials, { school: 'thinned-40' }, plan.belief).water).toBeNull()
   })
   it('counts what is still to pour from what the scale shows', async () => {
     const { studio, begin } = await room()
     const materials = new Map((await studio.run(listMixable)).map((m) => [m.id, m]))
-    const plan = keptPlan(begin(), materials, 'binder', { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 })
+    const plan = keptPlan(begin(), materials, { school: 'thinned-40' }, { a: 1, b: 10, varA: 1, covAb: 0, varB: 1 })
     const state = guideState(plan, [{ kind: 'next' }, { kind: 'tare', grams: 30 }])
     // 100 ml of 1.05 g/ml: 105 g; at 72 g gross 40 ml are in.
     expect(pouringOf(plan, state, 72)).toMatchObject({ inUl: 40_000, leftUl: 60_000, isThere: false })

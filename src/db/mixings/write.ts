@@ -24,14 +24,14 @@ type AnyMixing = Mixing<KeptPlan, GuideEvent | EyeEvent>
 /** Begins a guided mix; sent twice it is one. @throws Invalid where nothing of it is in the drawer any more */
 export async function beginGuide(tx: Tx, input: BeginGuide): Promise<string> {
   const materials = new Map([...(await listMixable(tx)), ...(await listBases(tx))].map((m) => [m.id, m]))
-  const { waterSchool } = await studioFacts(tx)
+  const { water: waterRule } = await studioFacts(tx)
   const key = keyOf(
     input.lines.flatMap((l) => {
       const m = materials.get(l.id)
       return m ? [{ materialId: m.id, kind: m.kind, body: m.body, ul: l.plannedUl }] : []
     }),
   )
-  const plan = keptPlan(input, materials, waterSchool, await beliefFor(tx, key))
+  const plan = keptPlan(input, materials, waterRule, await beliefFor(tx, key))
   if (plan.lines.length !== input.lines.length)
     throw new Invalid('Something of this recipe is not in the drawer any more. Choose it anew, then begin again.')
   // Read once from the start, so that a plan that cannot be followed is refused here.

@@ -82,10 +82,7 @@ export const saveRackWarmth = (tx: Tx, rackC: number) =>
 
 /** Keeps the studio's own name, units, water school and currency. */
 export const saveStudio = (tx: Tx, r: InferType<typeof studioSchema>) =>
-  tx.q('update studio set name = $2, units = $3, water_school = $4, currency = $5 where studio_id = $1', [
-    tx.studioId,
-    r.name,
-    r.units,
-    r.waterSchool,
-    r.currency,
-  ])
+  tx.q(
+    'update studio set name = $2, units = $3, water_school = $4, currency = $5, water_share = $6 where studio_id = $1',
+    [tx.studioId, r.name, r.units, r.waterSchool, r.currency, r.waterShare],
+  )

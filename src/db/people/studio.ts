@@ -1,5 +1,5 @@
 import { NotFound } from '@/core/errors'
-import type { WaterSchool } from '@/core/mix/waterLimit'
+import type { WaterRule } from '@/core/mix/waterLimit'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Tx } from '@/db/base/withStudio'
 
@@ -9,13 +9,15 @@ export interface StudioFacts {
   readonly currency: string
   readonly zone: string
   readonly units: UnitSystem
-  readonly waterSchool: WaterSchool
+  /** How much water is too much here. */
+  readonly water: WaterRule
 }
 
 /** The studio's own settings. @throws NotFound when it is gone */
 export async function studioFacts(tx: Tx): Promise<StudioFacts> {
   const [row] = await tx.q<StudioFacts>(
-    `select studio_id as id, name, currency, time_zone as zone, units, water_school as "waterSchool"
+    `select studio_id as id, name, currency, time_zone as zone, units,
+       json_build_object('school', water_school, 'value', water_share) as water
      from studio where studio_id = $1`,
     [tx.studioId],
     'studio_facts',

@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react'
 import { schoolsOf } from '@/core/mix/houseRules'
 import type { School } from '@/core/mix/schools'
-import { type WaterSchool } from '@/core/mix/waterLimit'
+import { type WaterRule } from '@/core/mix/waterLimit'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'
@@ -28,7 +28,7 @@ export function Bench({
   materials,
   start,
   units,
-  school,
+  waterRule,
   currency,
   rules: row,
   open,
@@ -36,7 +36,7 @@ export function Bench({
   materials: Material[]
   start: BenchStart
   units: UnitSystem
-  school: WaterSchool
+  waterRule: WaterRule
   currency: string
   rules: RulesRow
   open: readonly OpenMixing[]
@@ -46,7 +46,7 @@ export function Bench({
   const change = (part: Partial<Draft>) => setDraft((d) => ({ ...d, ...part }))
   const rules = useMemo(() => rulesOf(row), [row])
   const schools = useMemo((): School[] => schoolsOf(rules), [rules])
-  const view = useMemo(() => benchView(draft, byId, units, school, rules), [draft, byId, units, school, rules])
+  const view = useMemo(() => benchView(draft, byId, units, waterRule, rules), [draft, byId, units, waterRule, rules])
   const layers = view.lines.map((l) => ({
     id: l.materialId,
     label: l.material.name,

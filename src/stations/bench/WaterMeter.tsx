@@ -6,15 +6,14 @@ import { Notice } from '@/ui/frame/Notice'
 import { type MixView } from './mixDraft'
 import styles from './bench.module.css'
 
-/** How much water, or how little binder, against the limit of the house school. */
+/** How much water against what the mix bears by the house school. */
 export function WaterMeter({ view }: { view: MixView }) {
   const water = view.water!
-  const byBinder = water.school === 'binder'
-  const span = byBinder ? 0.4 : water.limit * 2
+  const span = 2 * water.limit
   const at = (x: number) => `${Math.min(100, (x / span) * 100)}%`
   return (
     <div className="below">
-      <h3>{byBinder ? 'Binder' : 'Water'}</h3>
+      <h3>Water</h3>
       <div className={styles.meter} title={`${WATER_RULES[water.school].name}; ${water.source}`}>
         <i style={{ width: at(Math.min(water.value, span)) }} />
         <b style={{ left: at(water.limit) }} />

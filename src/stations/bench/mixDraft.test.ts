@@ -49,7 +49,7 @@ const draft: Draft = {
   ...PLAIN,
   total: '300 ml',
 }
-const view = (change: Partial<Draft>) => benchView({ ...draft, ...change }, materials, 'metric', 'paint-30')
+const view = (change: Partial<Draft>) => benchView({ ...draft, ...change }, materials, 'metric', { school: 'paint-30' })
 
 describe('the bench from what is typed', () => {
   it('takes the house ratio of the body there is most of', () => {
@@ -75,7 +75,7 @@ describe('the bench from what is typed', () => {
   it('judges the water in it and shows the mixed colour', () => {
     const v = view({ waterParts: '1/2' })
     expect(v.lines.map((l) => l.targetUl)).toEqual([85_714, 171_429, 42_857])
-    expect(v.water).toMatchObject({ school: 'binder', within: true })
+    expect(v.water).toMatchObject({ school: 'paint-30', within: true, waterUl: 42_857 })
     expect(v.colour).toMatchObject({ hex: '#1f6f8b', how: expect.stringMatching(/^(an estimate|calibrated), ±.\d/) })
   })
   it('says what it cannot read, and keeps the rest', () => {

@@ -5,7 +5,7 @@ import type { ScaleBy } from '@/core/mix/amounts'
 import { amountsWithDrops, dropsUl } from '@/core/mix/drops'
 import { houseRatioOf, NO_RULES, type HouseRules } from '@/core/mix/houseRules'
 import { ingredients, rescale, type Ingredient, type Recipe } from '@/core/mix/recipe'
-import { judgeWater, type WaterSchool, type WaterVerdict } from '@/core/mix/waterLimit'
+import { judgeWater, type WaterRule, type WaterVerdict } from '@/core/mix/waterLimit'
 import { costOf, type Cost } from '@/core/purchase/cost'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
 import { parseNumber } from '@/core/quantity/number'
@@ -105,7 +105,7 @@ export function benchView(
   draft: Draft,
   materials: ReadonlyMap<string, Material>,
   units: UnitSystem,
-  school: WaterSchool,
+  waterRule: WaterRule,
   rules: HouseRules = NO_RULES,
 ): MixView {
   const problems: string[] = []
@@ -208,8 +208,9 @@ export function benchView(
         ul: l.targetUl,
         waterShare: l.material.waterShare,
         solids: l.material.solids,
+        pigmentShare: l.material.pigmentShare,
       })),
-      { school },
+      waterRule,
     ),
     cost: costOf(
       lines.map((l) => ({ ul: l.targetUl, priceMinor: l.material.priceMinor, sizeUl: l.material.containerUl })),

@@ -5,26 +5,42 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { WATER_RULES, WATER_SCHOOLS } from '@/core/mix/waterLimit'
+import { parseNumber } from '@/core/quantity/number'
 import { BODIES, BODY_WORDS } from '@/core/paint/properties'
 import type { StudioFacts } from '@/db/people/studio'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { saveRulesAction } from './actions'
 
+const percentText = (share: number | null | undefined) =>
+  share === null || share === undefined ? '' : String(Math.round(1000 * share) / 10)
+/** A share typed as a percentage; nothing typed is none, and what cannot be read is for the schema to refuse. */
+const shareTyped = (typed: string) => {
+  const bare = typed.replace('%', '').trim()
+  return bare ? (parseNumber(bare) ?? Number.NaN) / 100 : null
+}
+
 /** The studio's house rules, and where the start values come from. */
 export function HouseRules({ studio }: { studio: StudioFacts }) {
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
+  const [form] = Form.useForm()
+  const own: unknown = Form.useWatch('waterSchool', form) ?? studio.water.school
   return (
     <section className="panel" aria-label="House rules">
       <h2>House rules</h2>
       <Form
+        form={form}
         layout="vertical"
-        initialValues={studio}
+        initialValues={{
+          ...studio,
+          waterSchool: studio.water.school,
+          waterShare: percentText(studio.water.value),
+        }}
         requiredMark={false}
-        onFinish={(f: unknown) =>
+        onFinish={({ waterShare, ...f }: Record<string, unknown>) =>
           send(
-            () => saveRulesAction(f),
+            () => saveRulesAction({ ...f, waterShare: shareTyped(String(waterShare ?? '')) }),
             () => router.refresh(),
             'Saved',
           )
@@ -54,6 +70,15 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
             }))}
           />
         </Form.Item>
+        {own === 'own' ? (
+          <Form.Item name="waterShare" label="Our own share of the paint, %">
+            <Input placeholder={percentText(WATER_RULES.own.limit)} inputMode="decimal" />
+          </Form.Item>
+        ) : null}
+        <p className="muted">
+          Medium bears water too, by its binder against that of a soft tube paint; craft and house paint in much medium
+          bear less. That part of the rule is Fika’s own.
+        </p>
         {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
         <Button htmlType="submit" loading={pending}>
           Save

@@ -208,8 +208,9 @@ describe('what to do', () => {
     const [little, much] = [await mix(6_000), await mix(30_000)]
     const verdicts = () => studio.run((tx) => waterVerdicts(tx, [little, much]))
     await studio.run((tx) => tx.q(`update studio set water_school = 'paint-30' where studio_id = $1`, [tx.studioId]))
-    // 30 % of 60 ml of paint are 18.
-    expect((await verdicts()).get(little)).toMatchObject({ roomUl: 12_000, within: true })
+    // Solids 0.3 without pigment in all: by hand, 20 ml of medium are 18.58 ml of tube paint (0.38 × 0.85), and bear a
+    // share 18.58 / 78.58; 0.3 × (60 × 0.7636 + 55.73 × 0.2364 + 18.58) − 6 = 17.27.
+    expect((await verdicts()).get(little)).toMatchObject({ roomUl: 17_269, within: true })
     expect((await verdicts()).get(much)).toMatchObject({ roomUl: 0, within: false })
     expect(await studio.run((tx) => waterVerdicts(tx, []))).toEqual(new Map())
   })

@@ -50,7 +50,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
       materials={materials}
       start={start}
       units={studio.units}
-      school={studio.waterSchool}
+      waterRule={studio.water}
       currency={studio.currency}
       rules={rules}
       open={open.map((m) => ({

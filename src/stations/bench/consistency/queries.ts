@@ -57,7 +57,7 @@ export async function consistencyData(tx: Tx, now: Date) {
   const desk = bottles.flatMap((b): DeskBottle[] => {
     const k = beliefs.get(b.id)
     if (!k) return []
-    const water = judgeWater(content.get(b.id) ?? [], { school: studio.waterSchool })
+    const water = judgeWater(content.get(b.id) ?? [], studio.water)
     const same = logs.filter((l) => l.vesselId !== b.id && l.paintId === k.key.paintId && l.mediumId === k.key.mediumId)
     const named = [k.key.paintId, k.key.mediumId].flatMap((id) => (id ? (names.get(id) ?? []) : []))
     return [

@@ -7,7 +7,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { additionOf, stillOn } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { portionsOfMix, readBack, type Addition } from '@/core/mix/readBack'
-import { judgeWater, type WaterSchool } from '@/core/mix/waterLimit'
+import { judgeWater, type WaterRule } from '@/core/mix/waterLimit'
 import { formatMl, formatVolume } from '@/core/quantity/format'
 import { formatRatio } from '@/core/quantity/ratio'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
@@ -48,13 +48,13 @@ export function EyeScreen({
   materials,
   bottles,
   units,
-  school,
+  waterRule,
 }: {
   start: EyeMixing
   materials: Material[]
   bottles: Pourable[]
   units: UnitSystem
-  school: WaterSchool
+  waterRule: WaterRule
 }) {
   const mix = useMixing(start)
   const scale = useScale()
@@ -101,8 +101,9 @@ export function EyeScreen({
         ul: a.ul,
         waterShare: byId.get(a.materialId)!.waterShare,
         solids: byId.get(a.materialId)!.solids,
+        pigmentShare: byId.get(a.materialId)!.pigmentShare,
       })),
-      { school },
+      waterRule,
     )
   const colour = colourOf(additions.map((a) => ({ material: byId.get(a.materialId)!, parts: a.ul })))
   const live = here && state.baselineG !== null && grams !== null ? grams - state.baselineG : 0

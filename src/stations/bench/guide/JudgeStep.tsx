@@ -67,7 +67,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
   const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
   const points = state.readings.map((r) => ({ w: r.atUl / undilutedUl, lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
   const belief = learn(plan.belief, [{ points, tau: 0 }])
-  const water = judgeWater(amountsOf(plan, state), { school: plan.school })
+  const water = judgeWater(amountsOf(plan, state), plan.waterRule ?? { school: 'paint-30' })
   const advice = adviseWater({
     belief,
     w: state.wateredUl / undilutedUl,

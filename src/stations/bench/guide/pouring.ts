@@ -44,6 +44,7 @@ export function amountsOf(plan: GuidePlan, state: GuideState) {
     ul: state.pouredUl[i] ?? 0,
     waterShare: l.waterShare,
     solids: l.solids,
+    pigmentShare: l.pigmentShare,
   }))
   const { water } = plan
   return water && state.wateredUl > 0

@@ -47,6 +47,43 @@ export function FlagFields() {
 }
 
 /** The formula that stands in for a discontinued paint. */
+/** Which white and which black the tint and the shade were painted out with. */
+export function PaintedWith({
+  paints,
+  tint,
+  shade,
+}: {
+  paints: readonly PaintChoice[]
+  tint: string | undefined
+  shade: string | undefined
+}) {
+  const which = (name: 'whiteId' | 'blackId', label: string, extra: string) => (
+    <Form.Item name={['paintedWith', name]} label={label} extra={extra}>
+      <Select
+        allowClear
+        showSearch
+        optionFilterProp="label"
+        options={paints.map((p) => ({ value: p.id, label: p.label }))}
+        placeholder="a paint of the drawer"
+      />
+    </Form.Item>
+  )
+  return (
+    <>
+      {tint
+        ? which(
+            'whiteId',
+            'White the tint was made with',
+            'Until it is said, a standard white stands for it and mixes are less sure.',
+          )
+        : null}
+      {shade
+        ? which('blackId', 'Black the shade was made with', 'Until it is said, only a shade that was read counts.')
+        : null}
+    </>
+  )
+}
+
 export function StandInFields({ paints }: { paints: readonly PaintChoice[] }) {
   return (
     <Form.List name="standIn">

@@ -21,7 +21,7 @@ import { ReadSwatch } from './ReadSwatch'
 import { DensityHelper } from './DensityHelper'
 import { EffectFields } from './EffectFields'
 import { PigmentCaution } from './PigmentCaution'
-import { FlagFields, StandInFields, type PaintChoice } from './LinkedFields'
+import { FlagFields, PaintedWith, StandInFields, type PaintChoice } from './LinkedFields'
 import { read, start, usualOf, type Fields, type FormKind } from './materialFields'
 
 const options = (values: readonly string[]) => values.map((v) => ({ value: v, label: v }))
@@ -127,6 +127,7 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
             <Text name="priceMinor" placeholder="9.90" />
             <Text name="densityGPerMl" placeholder={`${usual.densityGPerMl} ${by}`} />
             <Text name="solids" placeholder={`${usual.solids} ${by}`} />
+            {kind === 'water' ? null : <Text name="pigmentShare" placeholder={`${usual.pigmentShare} ${by}`} />}
             {kind === 'paint' ? null : <Text name="waterShare" placeholder={String(usual.waterShare)} />}
             <Text name="lowUl" placeholder={units === 'us' ? '1 fl oz' : '30 ml'} />
             <Text name="supplier" />
@@ -198,6 +199,7 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
               <Colour name="shadeHex" clear />
               <Text name="shadeBlackShare" placeholder="0.2" />
             </div>
+            <PaintedWith paints={paints.filter((p) => p.id !== id)} tint={live.tintHex} shade={live.shadeHex} />
             <ReadSwatch form={form} live={live} />
             <PhotoSwatch onUse={(use, hex) => form.setFieldValue(use, hex)} />
             {needsPigmentCare(parsePigments(live.pigments ?? '')) ? <PigmentCaution /> : null}

@@ -13,6 +13,7 @@ export interface Fields extends TypedFields {
   additive: boolean
   readings: { masstone: number[] | null; tint: number[] | null; shade: number[] | null }
   flags: { role: string; rule: FlagRule; reason: string }[]
+  paintedWith: { whiteId: string | null; blackId: string | null }
   substitutes: string[]
   standIn: { paintId: string; parts: string }[]
 }
@@ -26,6 +27,7 @@ export function start(m: MaterialInput | undefined): Fields {
     additive: m?.kind === 'additive',
     readings: p?.readings ?? { masstone: null, tint: null, shade: null },
     flags: p?.flags.map((f) => ({ ...f })) ?? [],
+    paintedWith: p?.paintedWith ?? { whiteId: null, blackId: null },
     substitutes: [...(p?.substitutes ?? [])],
     standIn: p?.standIn.map((s) => ({ paintId: s.paintId, parts: String(s.parts) })) ?? [],
   }
@@ -53,6 +55,7 @@ export function read(of: FormKind, f: Fields, units: UnitSystem): MaterialInput 
     ...plain,
     readings: f.readings,
     flags: f.flags,
+    paintedWith: { whiteId: f.paintedWith.whiteId ?? null, blackId: f.paintedWith.blackId ?? null },
     substitutes: f.substitutes,
     standIn: f.discontinued ? f.standIn.map((s) => ({ paintId: s.paintId, parts: partsTyped(String(s.parts)) })) : [],
   } as unknown as MaterialInput

@@ -25,7 +25,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
       sure: await sureOfBottle(tx, portions),
       entries: await journal(tx, id),
       studio,
-      water: portions.length ? judgeWater(portions, { school: studio.waterSchool }) : undefined,
+      water: portions.length ? judgeWater(portions, studio.water) : undefined,
       bands: (await houseRules(tx)).bands,
       ...(await besideBottle(tx, id)),
     }

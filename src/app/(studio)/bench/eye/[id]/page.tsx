@@ -33,12 +33,6 @@ export default async function EyeMixPage({ params }: { params: Promise<{ id: str
   }).catch(orNotFound)
   if (mixing.kind !== 'by eye') notFound()
   return (
-    <EyeScreen
-      start={mixing}
-      materials={materials}
-      bottles={bottles}
-      units={studio.units}
-      school={studio.waterSchool}
-    />
+    <EyeScreen start={mixing} materials={materials} bottles={bottles} units={studio.units} waterRule={studio.water} />
   )
 }
