@@ -78,7 +78,12 @@ describe('a paint’s swatches as measurements', () => {
   it('says in one word what is known', () => {
     const paintedWith = { whiteId: null, blackId: 'b' }
     const said = [{}, { tintHex: '#6d87bb' }, { shadeHex: '#0c1d38' }, { tintHex: '#6d87bb', shadeHex: '#0c1d38' }]
-    expect(said.map((s) => knownOf(paint({ ...s, paintedWith }), 0))).toEqual(['masstone', 'tint', 'shade', 'tint and shade'])
+    expect(said.map((s) => knownOf(paint({ ...s, paintedWith }), 0))).toEqual([
+      'masstone',
+      'tint',
+      'shade',
+      'tint and shade',
+    ])
     expect(knownOf(paint(), 2)).toBe('mixes')
   })
 })

@@ -1,8 +1,8 @@
 import type { Body } from '../paint/properties'
 
 /**
- * The dilution curve of a mix: ln t = a − b w, with t the level time in s and w the water added, ml per ml of the
- * undiluted mix. A belief is a normal distribution over (a, b).
+ * The dilution curve of a paint and medium: ln t = a − b w, with t the level time in s and w all the water in the mix,
+ * the recipe's own included, ml per ml of the rest. A belief is a normal distribution over (a, b).
  */
 export interface Belief {
   readonly a: number

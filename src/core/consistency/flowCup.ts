@@ -19,6 +19,20 @@ export const FLOW_CUPS: readonly FlowCup[] = [
     viscosity: (t) => 3.846 * (t - 4.49),
   },
   {
+    key: 'ford-2',
+    name: 'Ford no. 2',
+    source: 'ASTM D1200: ν = 1.44 (t − 18.0), from memory',
+    rangeS: [40, 100],
+    viscosity: (t) => 1.44 * (t - 18),
+  },
+  {
+    key: 'ford-3',
+    name: 'Ford no. 3',
+    source: 'ASTM D1200: ν = 2.31 (t − 6.58), from memory',
+    rangeS: [20, 100],
+    viscosity: (t) => 2.31 * (t - 6.58),
+  },
+  {
     key: 'iso-3',
     name: 'ISO 3 mm',
     source: 'ISO 2431: ν = 0.443 t − 200 / t, from memory',
@@ -40,6 +54,15 @@ export const FLOW_CUPS: readonly FlowCup[] = [
     viscosity: (t) => 6.9 * t - 570 / t,
   },
 ]
+
+/** The cup that reads a viscosity best: in the middle of its range, mm²/s. */
+export function cupFor(nu: number): FlowCup {
+  const off = (cup: FlowCup) => {
+    const [least, most] = cup.rangeS.map((t) => cup.viscosity(t)) as [number, number]
+    return Math.abs(Math.log(nu / Math.sqrt(least * most)))
+  }
+  return [...FLOW_CUPS].sort((a, b) => off(a) - off(b))[0]!
+}
 
 /**
  * Kinematic viscosity by a flow cup, mm²/s.

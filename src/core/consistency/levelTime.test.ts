@@ -1,11 +1,14 @@
-import { bandOf, checkBands, START_BANDS, timed, TRY_SIGMA } from './levelTime'
+import { bandOf, checkBands, START_BANDS, timed, trySigma } from './levelTime'
 
 describe('level time', () => {
   it('is the middle of the tries, with how far they lie apart', () => {
     expect(timed([2.1, 1.9, 2])).toMatchObject({ levelTimeS: 2, tries: 3 })
     expect(timed([2.1, 1.9, 2]).spread).toBeCloseTo(0.1, 9)
     expect(timed([1, 4]).levelTimeS).toBeCloseTo(2, 9)
-    expect(timed([1]).sigma).toBeCloseTo(TRY_SIGMA, 9)
+    expect(timed([1]).sigma).toBeCloseTo(Math.hypot(0.12, 0.15), 9)
+    // A third of a second by hand may be half as much again.
+    expect(timed([0.3]).sigma).toBeGreaterThan(0.5)
+    expect(trySigma(8)).toBeLessThan(0.122)
     expect(timed([2, 2, 2]).sigma).toBeLessThan(timed([1.2, 2, 3]).sigma)
   })
   it('refuses what is no time', () => {

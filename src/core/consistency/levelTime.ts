@@ -1,7 +1,7 @@
 import { Invalid } from '../errors'
 
 /** How a level time is read. */
-export const READING_WAYS = ['stopwatch', 'flow cup', 'by eye'] as const
+export const READING_WAYS = ['stopwatch', 'flow cup', 'by eye', 'run'] as const
 export type ReadingWay = (typeof READING_WAYS)[number]
 
 /** A band of consistency: how a mound of the mix behaves, from `fromS` seconds of level time up. */
@@ -41,8 +41,11 @@ export function checkBands(bands: readonly Band[]): readonly Band[] {
   return bands
 }
 
-/** One try by hand differs from the next by this much, σ of ln t. From memory; a start value. */
-export const TRY_SIGMA = 0.12
+/** One try by hand differs from the next by this much of it, and by this much of a second: start values of Fika. */
+const TRY_SIGMA = 0.12
+const HAND_S = 0.15
+/** σ of ln t of one try: what is short is timed badly. @param levelTimeS s, above 0 */
+export const trySigma = (levelTimeS: number) => Math.hypot(TRY_SIGMA, HAND_S / levelTimeS)
 
 export interface Timed {
   /** Median of the tries, s. */
@@ -70,7 +73,7 @@ export function timed(triesS: readonly number[]): Timed {
   const mean = logs.reduce((a, b) => a + b, 0) / logs.length
   // Three tries say little about their own noise: it counts as one more sample than they are, of the usual size.
   const squares = logs.reduce((s, l) => s + (l - mean) ** 2, 0)
-  const one = Math.sqrt((squares + 3 * TRY_SIGMA ** 2) / (logs.length - 1 + 3))
+  const one = Math.sqrt((squares + 3 * trySigma(levelTimeS) ** 2) / (logs.length - 1 + 3))
   return {
     levelTimeS,
     spread: (sorted.at(-1)! - sorted[0]!) / levelTimeS,

@@ -42,11 +42,14 @@ export function besideReference(reference: Compared, bottles: readonly Compared[
 /** A correction judged by eye beside the reference is as sure as this, σ of ln t. From memory; a start value. */
 export const BY_EYE_SIGMA = 0.2
 
+/** Water content w of a mix by what it holds: all its added water, the recipe's own included, ÷ the rest. */
+export const waterContent = ({ ul, waterUl }: Watered) => (ul > waterUl ? waterUl / (ul - waterUl) : 0)
+
 /** Water content after adding (or losing) water: w of a mix of `ul` µl now at `w`, after `waterUl` more. */
 export const wAfter = (w: number, ul: number, waterUl: number) =>
   ul > 0 ? Math.max(-0.9, w + (waterUl * (1 + w)) / ul) : w
 
-/** What a vessel holds in all, and how much of it is water that was added, µl. */
+/** What a vessel holds in all, and how much of it is water of its own accord, µl. */
 export interface Watered {
   readonly ul: number
   readonly waterUl: number
@@ -64,5 +67,5 @@ export function wAfterMixing(w: number, before: Watered, after: Watered): number
   return Math.max(-0.9, (share - own) / (1 - share))
 }
 
-/** Volume of undiluted mix in `ul` µl at `w`. */
+/** Volume of all but the water in `ul` µl at `w`. */
 export const undiluted = (w: number, ul: number) => ul / (1 + w)

@@ -13,14 +13,16 @@ export function normalCdf(x: number): number {
 export interface AdviceWish {
   /** The belief about this very mix: its curve, and its own readings. */
   readonly belief: Belief
-  /** Water in it now, ml per ml of undiluted mix. */
+  /** Water in it now, the recipe's own included, ml per ml of the rest. */
   readonly w: number
-  /** Volume of the undiluted mix, µl. */
+  /** Volume of all in it but the water, µl. */
   readonly undilutedUl: number
   /** Wanted level time, s, least and most. */
   readonly bandS: readonly [number, number]
   /** Water that may still go in by the house's limit, µl. */
   readonly roomUl: number
+  /** Where mixes of this paint and medium were read, ml per ml of the rest; only where it is now, if nothing is said. */
+  readonly readW?: readonly number[]
 }
 
 export interface WaterAdvice {
@@ -70,21 +72,47 @@ export const closed = ([least, most]: readonly [number, number]): readonly [numb
 export const aimOf = (band: readonly [number, number]) => Math.sqrt(closed(band)[0] * band[1])
 
 /**
+ * What water does where the curve is not straight: from the nearest reading on, ln t may fall straight; ever less, as a
+ * thick suspension (Krieger & Dougherty 1959, 2.5 times its packing as exponent, from memory); a quarter less all along;
+ * or little at first. How much each is believed: start values of Fika.
+ */
+const SHAPES: readonly { readonly weight: number; readonly fall: (b: number, d: number) => number }[] = [
+  { weight: 0.4, fall: (b, d) => b * d },
+  { weight: 0.25, fall: (b, d) => SUSPENSION * Math.log(1 + (b / SUSPENSION) * (d / (1 + d))) },
+  { weight: 0.2, fall: (b, d) => 0.75 * b * d },
+  { weight: 0.15, fall: (b, d) => (b * d * d) / (d + LATE) },
+]
+const SUSPENSION = 1.5
+const LATE = 0.03
+
+/** ln t at a water content as each shape has it: means, one standard deviation, and how much each is believed. */
+function outlook(belief: Belief, x: number, read: readonly number[]) {
+  const { lnT, sd } = forecast(belief, x)
+  const near = read.reduce((best, w) => (Math.abs(w - x) < Math.abs(best - x) ? w : best))
+  const [b, d] = [Math.max(belief.b, 0.5), Math.abs(x - near)]
+  const way = x >= near ? 1 : -1
+  return SHAPES.map(({ weight, fall }) => ({ weight, lnT: lnT + way * (b * d - fall(b, d)), sd }))
+}
+
+/**
  * How much water brings a mix into a band: the amount that most likely lands there, what lies around it with 80 %,
  * in careful steps, and never past the limit; what is then missing is given as medium.
  */
-export function adviseWater({ belief, w, undilutedUl, bandS, roomUl }: AdviceWish): WaterAdvice {
+export function adviseWater({ belief, w, undilutedUl, bandS, roomUl, readW }: AdviceWish): WaterAdvice {
   const [least, most] = closed(bandS)
   const aim = Math.log(aimOf(bandS))
-  const chanceAt = (x: number) => {
-    const { lnT, sd } = forecast(belief, x)
-    const s = Math.hypot(sd, JUDGED_SIGMA)
-    return normalCdf((Math.log(most) - lnT) / s) - normalCdf((Math.log(least) - lnT) / s)
-  }
+  const read = [w, ...(readW ?? [])]
+  /** How likely ln t at `x` is below a value, the hand that judges it erring by `by`. */
+  const below = (value: number, x: number, by: number) =>
+    outlook(belief, x, read).reduce(
+      (sum, { weight, lnT, sd }) => sum + weight * normalCdf((value - lnT) / Math.max(1e-6, Math.hypot(sd, by))),
+      0,
+    )
+  const chanceAt = (x: number) => below(Math.log(most), x, JUDGED_SIGMA) - below(Math.log(least), x, JUDGED_SIGMA)
   const now = forecast(belief, w)
   const b = Math.max(belief.b, 0.5)
   // Past this nothing is left to gain: the mean is well below the band.
-  const far = Math.max(w, w + (now.lnT - Math.log(least)) / b + 1 / b)
+  const far = Math.max(w, w + (2 * (now.lnT - Math.log(least))) / b + 1 / b)
   let best = w
   let chance = chanceAt(w)
   for (let i = 1; i <= GRID; i++) {
@@ -95,11 +123,10 @@ export function adviseWater({ belief, w, undilutedUl, bandS, roomUl }: AdviceWis
   const toUl = (x: number) => Math.max(0, Math.round((x - w) * undilutedUl))
   // P(the true need is below x) = P(ln t at x is below the aim).
   const need = (share: number) => {
-    let [low, high] = [w, far + 6 / b]
+    let [low, high] = [w, far + 12 / b]
     for (let i = 0; i < 50; i++) {
       const mid = (low + high) / 2
-      const { lnT, sd } = forecast(belief, mid)
-      if (normalCdf((aim - lnT) / Math.max(sd, 1e-6)) < share) low = mid
+      if (below(aim, mid, 0) < share) low = mid
       else high = mid
     }
     return high

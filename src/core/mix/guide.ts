@@ -1,4 +1,5 @@
 import type { ReadingWay } from '../consistency/levelTime'
+import type { Watered } from '../consistency/reference'
 import { Invalid } from '../errors'
 import type { WaterRule } from './waterLimit'
 import { rescale, type IngredientKind } from './recipe'
@@ -100,6 +101,15 @@ export interface GuideState {
 
 /** A line is right when it is this near: 2 % of it, and never less than what a kitchen scale shows (0.2 ml). */
 export const toleranceUl = (targetUl: number) => Math.max(200, 0.02 * targetUl)
+
+/** What has been poured of the lines, and how much of it is water; watering comes on top. */
+export const pouredWater = (plan: GuidePlan, { pouredUl }: Pick<GuideState, 'pouredUl'>): Watered => ({
+  ul: pouredUl.reduce<number>((sum, ul) => sum + (ul ?? 0), 0),
+  waterUl: plan.lines.reduce((sum, { kind, source, waterShare }, i) => {
+    const share = kind === 'water' ? 1 : source === 'bottle' ? waterShare : 0
+    return sum + share * (pouredUl[i] ?? 0)
+  }, 0),
+})
 
 /** The events that count: each undo takes back the last one that stands. */
 export function standing(events: readonly GuideEvent[]): Exclude<GuideEvent, { kind: 'undo' }>[] {

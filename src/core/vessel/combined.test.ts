@@ -4,13 +4,16 @@ import { suitsAsBase } from './suitsAsBase'
 
 describe('bottles poured together', () => {
   it('are as old as the oldest, keep as long as the weakest, and rest anew; an empty one says nothing', () => {
-    const part = { ul: 10, mixedAt: 5, restUntil: 7, keepUntil: 90, dryShare: 0.03 }
+    const part = { ul: 10, mixedAt: 5, restUntil: 7, keepUntil: 90, dryShare: 0.03, w: 0.25 }
     const parts = [
       part,
-      { ...part, mixedAt: 2, keepUntil: 50, dryShare: 0, ul: 20 },
-      { ul: 0, mixedAt: 0, restUntil: 999, keepUntil: 1, dryShare: 9 },
+      { ...part, mixedAt: 2, keepUntil: 50, dryShare: 0, ul: 20, w: 0 },
+      { ul: 0, mixedAt: 0, restUntil: 999, keepUntil: 1, dryShare: 9, w: 5 },
     ]
-    expect(combined(parts, 20, 10)).toEqual({ mixedAt: 2, restUntil: 30, keepUntil: 50, dryShare: 0.3 / 30 })
+    // 2 of water to 8 of the rest, and 20 without water.
+    const { w, ...facts } = combined(parts, 20, 10)
+    expect(w).toBeCloseTo(2 / 28, 12)
+    expect(facts).toEqual({ mixedAt: 2, restUntil: 30, keepUntil: 50, dryShare: 0.3 / 30 })
     expect(combined([{ ...part, keepUntil: null, restUntil: 40 }], 20, 10)).toMatchObject({
       mixedAt: 5,
       restUntil: 40,

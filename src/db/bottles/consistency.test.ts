@@ -55,6 +55,34 @@ describe('readings of bottles', () => {
     expect(bottle.curveB).toBeGreaterThan(9)
     expect(bottle.curveB).toBeLessThan(12)
   })
+  it('lie on one curve by all the water in a mix, the recipe’s own included', async () => {
+    const { studio, teal, flow, id, belief } = await mixed()
+    const water = await studio.water()
+    const wet = (label: string) =>
+      studio.bottle(label, [
+        { materialId: teal, ul: 40_000 },
+        { materialId: flow, ul: 80_000 },
+        { materialId: water, ul: 40_000 },
+      ])
+    const w = async (vesselId: string) => (await studio.run((tx) => findBottle(tx, vesselId))).w
+    const three = [await wet('a'), await wet('b'), await wet('c')]
+    expect(await w(id)).toBe(0)
+    expect(await w(three[0]!)).toBeCloseTo(1 / 3, 6)
+    // 1 : 2 and 1 : 2 : 1 are not expected to be alike.
+    const expected = async (vesselId: string) => {
+      const k = await belief(vesselId)
+      return Math.exp(k.belief.a - k.belief.b * k.w)
+    }
+    const [dry, thin] = [await expected(id), await expected(three[0]!)]
+    expect(thin).toBeLessThan(dry / 10)
+    // Watered mixes that are thin teach nothing bad of one without water.
+    for (const vesselId of three)
+      await studio.run((tx) =>
+        readBottle(tx, { requestId: uuidv7(), vesselId, levelTimeS: 0.3, sigma: 0.3, tries: [0.3], how: 'stopwatch' }),
+      )
+    expect(await expected(id)).toBeGreaterThan(dry / 1.5)
+    expect((await studio.run(loggedTitrations))[0]!.points[0]!.w).toBeCloseTo(1 / 3, 6)
+  })
   it('are written once per request, and another time under the same id is refused', async () => {
     const { studio, id } = await mixed()
     const input = {
@@ -133,6 +161,8 @@ describe('readings of bottles', () => {
     const { studio, id, read } = await mixed()
     await read(id, 2)
     await read(id, 2.2, { how: 'flow cup', nu: 250 })
-    expect(await studio.run(readBothWays)).toEqual([{ levelTimeS: 2, nu: 250 }])
+    expect(await studio.run(readBothWays)).toEqual([{ levelTimeS: 2, nu: 250, runMm: null }])
+    await read(id, 0.4, { how: 'run', runMm: 60 })
+    expect(await studio.run(readBothWays)).toContainEqual({ levelTimeS: 2, nu: null, runMm: 60 })
   })
 })

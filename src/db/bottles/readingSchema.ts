@@ -16,6 +16,7 @@ export const readBottleSchema = object({
   tries: array(seconds).max(9, 'Nine tries of one mound are the most.').default([]),
   how: string().oneOf(READING_WAYS).required(),
   nu: number().moreThan(0).max(1e6).nullable().default(null),
+  runMm: number().min(5).max(400).nullable().default(null),
 })
 export const waterSchema = object({
   requestId: idSchema,

@@ -12,7 +12,10 @@ export interface LevelReading {
   readonly sigma: number
   readonly tries: readonly number[]
   readonly how: ReadingWay
+  /** By a flow cup, mm²/s. */
   readonly nu?: number | null | undefined
+  /** Down a card, mm, see `RUN`. */
+  readonly runMm?: number | null | undefined
 }
 
 /** A reading to be noted once per request. */
@@ -56,8 +59,8 @@ export async function noteReading(tx: Tx, vesselId: string, readings: readonly N
   const titrationId = await titrationOf(tx, vesselId, at)
   for (const [i, r] of readings.entries())
     await tx.q(
-      `insert into level_reading (studio_id, id, titration_id, request_id, at, by, w, level_time_s, sigma, tries, how, nu)
-       values ($1, $2, $3, $4, coalesce($5, now()) - make_interval(secs => $13), $6, $7, $8, $9, $10, $11, $12)
+      `insert into level_reading (studio_id, id, titration_id, request_id, at, by, w, level_time_s, sigma, tries, how, nu, run_mm)
+       values ($1, $2, $3, $4, coalesce($5, now()) - make_interval(secs => $14), $6, $7, $8, $9, $10, $11, $12, $13)
        on conflict (studio_id, request_id) do nothing`,
       [
         tx.studioId,
@@ -72,6 +75,7 @@ export async function noteReading(tx: Tx, vesselId: string, readings: readonly N
         r.tries,
         r.how,
         r.nu ?? null,
+        r.runMm ?? null,
         readings.length - 1 - i,
       ],
     )
@@ -115,12 +119,19 @@ export async function readBottle(
   await noteReading(tx, input.vesselId, [{ ...input, w: bottle.w }], at)
 }
 
-/** Pairs of a level time and a viscosity of the same mix at the same water, for reading one as the other. */
-export function readBothWays(tx: Tx): Promise<{ levelTimeS: number; nu: number }[]> {
+/** A mix that was timed and read another way at the same water, for reading one as the other. */
+export interface BothWays {
+  readonly levelTimeS: number
+  readonly nu: number | null
+  readonly runMm: number | null
+}
+
+/** @see BothWays */
+export function readBothWays(tx: Tx): Promise<BothWays[]> {
   return tx.q(
-    `select t.level_time_s as "levelTimeS", n.nu from level_reading n
+    `select t.level_time_s as "levelTimeS", n.nu, n.run_mm as "runMm" from level_reading n
      join level_reading t on t.studio_id = n.studio_id and t.titration_id = n.titration_id and t.how = 'stopwatch' and abs(t.w - n.w) < 0.002
-     where n.studio_id = $1 and n.nu is not null limit 200`,
+     where n.studio_id = $1 and (n.nu is not null or n.run_mm is not null) limit 400`,
     [tx.studioId],
   )
 }

@@ -21,7 +21,7 @@ export {
   type ReclaimRunOff,
   type SplitBottle,
 } from './transfer'
-export { topUpUndone, waterBottle, waterUndone, weighInUndone, type WaterBottle } from './water'
+export { topUpUndone, waterBottle, watered, waterUndone, weighInUndone, type WaterBottle } from './water'
 export { makeSinks } from './sinks'
 export { undoMovement, type Follow, type Followers } from './undo'
 export { refreshLook } from './colour'

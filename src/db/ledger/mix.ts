@@ -7,7 +7,7 @@ import { refreshLook } from './colour'
 import { refreshKeep } from './keep'
 import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from './lots'
 import type { Follow } from './undo'
-import { mixedIn, watered } from './water'
+import { countWater, mixedIn, watered } from './water'
 
 export interface MixBottle {
   readonly requestId: string
@@ -83,6 +83,7 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
   if (!booked.replayed) {
     await refreshLook(tx, [mix.vesselId])
     await refreshKeep(tx, [mix.vesselId])
+    await countWater(tx, mix.vesselId)
     await noteUse(tx, mix.vesselId, materials, mix.at)
   }
   return booked

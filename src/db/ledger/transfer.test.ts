@@ -118,7 +118,7 @@ describe('bottles poured together', () => {
       mixedAt: other.mixedAt,
       keepUntil: other.keepUntil,
       levelTimeS: null,
-      w: 0,
+      w: expect.closeTo((120 * 0.05) / 1.05 / (120 / 1.05 + 60), 6) as number,
       palette: 'Night',
     })
     expect(Date.parse(now.restUntil)).toBeGreaterThan(Date.now() + 11 * 3_600_000)

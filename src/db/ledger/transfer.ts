@@ -7,6 +7,7 @@ import type { Tx } from '../base/withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
 import type { Follow } from './undo'
+import { countWater } from './water'
 
 export interface SplitBottle {
   readonly requestId: string
@@ -115,8 +116,15 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
   })
   if (booked.replayed) return booked
   await remember(tx, booked.movementId, m.intoId)
-  const rows = await tx.q<{ id: string; mixedAt: string; restUntil: string; keepUntil: string | null; dry: number }>(
-    `select vessel_id as id, mixed_at as "mixedAt", rest_until as "restUntil", keep_until as "keepUntil", evaporated_share as dry
+  const rows = await tx.q<{
+    id: string
+    mixedAt: string
+    restUntil: string
+    keepUntil: string | null
+    dry: number
+    w: number
+  }>(
+    `select vessel_id as id, mixed_at as "mixedAt", rest_until as "restUntil", keep_until as "keepUntil", evaporated_share as dry, w
      from bottle where studio_id = $1 and vessel_id = any ($2)`,
     [tx.studioId, all],
   )
@@ -130,6 +138,7 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
       restUntil: ms(r.restUntil),
       keepUntil: r.keepUntil === null ? null : ms(r.keepUntil),
       dryShare: r.dry,
+      w: r.w,
     })),
     at,
     m.restHours * 3_600_000,
@@ -137,7 +146,7 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
   // Its own curve ends here: what it is now was never read.
   await tx.q(
     `update bottle set mixed_at = $3, rest_until = $4, keep_until = $5, recipe = $6, moved_at = $7,
-       w = 0, level_time_s = null, read_at = null, read_w = null, evaporated_share = $8, formula_id = null, formula_version = null
+       w = $9, level_time_s = null, read_at = null, read_w = null, evaporated_share = $8, formula_id = null, formula_version = null
      where studio_id = $1 and vessel_id = $2`,
     [
       tx.studioId,
@@ -148,6 +157,7 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
       JSON.stringify(await recipeOfContent(tx, m.intoId)),
       new Date(at),
       facts.dryShare,
+      facts.w,
     ],
   )
   await refreshLook(tx, all)
@@ -224,6 +234,7 @@ export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & 
       [tx.studioId, r.jarId, JSON.stringify(await recipeOfContent(tx, r.jarId)), r.at ?? null],
     )
     await refreshLook(tx, [r.jarId])
+    await countWater(tx, r.jarId)
   }
   return { ...booked, ul }
 }

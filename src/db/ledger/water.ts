@@ -1,5 +1,5 @@
 import { Invalid } from '@/core/errors'
-import { wAfter, wAfterMixing, type Watered } from '@/core/consistency/reference'
+import { wAfter, wAfterMixing, waterContent, type Watered } from '@/core/consistency/reference'
 import { groupBy } from '@/core/groupBy'
 import { contentUl } from '@/core/vessel/content'
 import { WATER_G_PER_ML } from '@/core/vessel/weighIn'
@@ -72,7 +72,7 @@ export async function moveWater(
   )
 }
 
-/** What a vessel holds, and how much of it is water that was added. */
+/** What a vessel holds, and how much of it is water. */
 export async function watered(tx: Tx, vesselId: string): Promise<Watered> {
   const [row] = await tx.q<Watered>(
     `select coalesce(sum(c.ul), 0)::bigint as ul, coalesce(sum(c.ul) filter (where m.kind = 'water'), 0)::bigint as "waterUl"
@@ -82,6 +82,12 @@ export async function watered(tx: Tx, vesselId: string): Promise<Watered> {
     [tx.studioId, vesselId],
   )
   return row!
+}
+
+/** The water of bottles as they were just filled, by what they hold. */
+export async function countWater(tx: Tx, vesselId: string): Promise<void> {
+  const w = waterContent(await watered(tx, vesselId))
+  await tx.q('update bottle set w = $3 where studio_id = $1 and vessel_id = $2', [tx.studioId, vesselId, w])
 }
 
 /** Keeps count of the water in a bottle after something was mixed into it, or taken back out. */

@@ -1,5 +1,6 @@
 import { Invalid, NotEnough } from '@/core/errors'
 import { keyOf } from '@/core/consistency/curveKey'
+import { waterContent, wAfter } from '@/core/consistency/reference'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { guideState, type GuideEvent } from '@/core/mix/guide'
 import { formatMl } from '@/core/quantity/format'
@@ -8,7 +9,7 @@ import { listBases, listMixable } from '@/db/materials/mixable'
 import { beliefFor } from '@/db/bottles/consistency'
 import { keepRecipe } from '@/db/bottles/edit'
 import { noteReading } from '@/db/bottles/readings'
-import { mixBottle, waterBottle, type Source, recipeOfContent } from '@/db/ledger'
+import { mixBottle, waterBottle, watered, type Source, recipeOfContent } from '@/db/ledger'
 import { addEvent, beginMixing, endMixing, findMixing, type Mixing } from './mixings'
 import { studioFacts } from '@/db/people/studio'
 import type { Tx } from '@/db/base/withStudio'
@@ -111,7 +112,7 @@ async function bookGuided(tx: Tx, { id, plan, events }: GuidedMixing, vesselId: 
     technique: plan.technique,
   })
   if (booked.replayed) return
-  const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
+  const cup = await watered(tx, vesselId)
   if (state.wateredUl > 0 && plan.water)
     await waterBottle(tx, {
       requestId: derivedId(id, 'water'),
@@ -125,7 +126,7 @@ async function bookGuided(tx: Tx, { id, plan, events }: GuidedMixing, vesselId: 
     vesselId,
     state.readings.map((r, i) => ({
       requestId: derivedId(id, `reading ${i}`),
-      w: r.atUl / undilutedUl,
+      w: wAfter(waterContent(cup), cup.ul, r.atUl),
       levelTimeS: r.levelTimeS,
       sigma: r.sigma,
       tries: r.tries,

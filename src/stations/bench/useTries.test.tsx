@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react'
-import { TRY_SIGMA } from '@/core/consistency/levelTime'
+import { trySigma } from '@/core/consistency/levelTime'
 import { useTries, type TimedMound } from './useTries'
 
 let at = 0
@@ -52,6 +52,6 @@ describe('timing a mound', () => {
     expect(view().turn).toBe('try 1 of 3')
     time(3)
     act(() => view().enough!())
-    expect(kept).toEqual([{ levelTimeS: 3, sigma: expect.closeTo(TRY_SIGMA, 9), tries: [3] }])
+    expect(kept).toEqual([{ levelTimeS: 3, sigma: expect.closeTo(trySigma(3), 9), tries: [3] }])
   })
 })

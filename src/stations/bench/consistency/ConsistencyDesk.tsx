@@ -157,6 +157,7 @@ function Reading({
     undilutedUl: undiluted(bottle.w, bottle.ul),
     bandS,
     roomUl: bottle.roomUl,
+    readW: [...bottle.points, ...bottle.others].map((p) => p.w),
   })
   const firstUl = advice.stepsUl[0] ?? advice.waterUl
   const add = () => {

@@ -1,27 +1,27 @@
 'use client'
 
-import { Button, Input, Segmented, Select } from 'antd'
+import { Segmented } from 'antd'
 import { useState } from 'react'
-import { FLOW_CUPS, kinematicViscosity, secondsPerNu } from '@/core/consistency/flowCup'
-import { parseNumber } from '@/core/quantity/number'
+import { forecast } from '@/core/consistency/dilution'
+import { TOO_THIN_TO_TIME_S } from '@/core/consistency/run'
 import { Notice } from '@/ui/frame/Notice'
-import { useAttempt } from '@/ui/hooks/useAttempt'
 import { useHandKeys } from '@/ui/hooks/useHandKeys'
 import { useSend } from '@/ui/hooks/useSend'
 import { useTries } from '../useTries'
 import { readBottleAction } from './actions'
+import { CupReading } from './CupReading'
+import { RunReading } from './RunReading'
 import type { ConsistencyData, DeskBottle } from './queries'
 import styles from './consistency.module.css'
 
-/** A flow cup in one run is about as sure as this, σ of ln ν. From memory; a start value. */
-const CUP_SIGMA = 0.05
+type Way = 'stopwatch' | 'run' | 'flow cup'
 
-/** Reads a bottle: the mound by one key, or a flow cup. */
+/** Reads a bottle: the mound by one key; what is too thin for that by a run down a card, or by a flow cup. */
 export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: ConsistencyData['pairs'] }) {
-  const [how, setHow] = useState<'stopwatch' | 'flow cup'>('stopwatch')
-  const [cup, setCup] = useState('iso-4')
-  const [seconds, setSeconds] = useState('')
-  const { unreadable, attempt } = useAttempt()
+  const expectedS = bottle.levelTimeS ?? Math.exp(forecast(bottle.belief, bottle.w).lnT)
+  const thin = expectedS < TOO_THIN_TO_TIME_S
+  const [chosen, setChosen] = useState<Way>()
+  const how = chosen ?? (thin ? 'run' : 'stopwatch')
   const { send, pending, refusal } = useSend<null>()
   const watch = useTries((reading, clear) =>
     send(
@@ -31,34 +31,15 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
     ),
   )
   useHandKeys({ next: how === 'stopwatch' ? watch.press : undefined, undo: watch.undo })
-  const keepCup = () =>
-    attempt(() => {
-      const nu = kinematicViscosity(cup, parseNumber(seconds) ?? NaN)
-      const levelTimeS = Math.min(600, nu * secondsPerNu(pairs))
-      send(
-        (requestId) =>
-          readBottleAction({
-            requestId,
-            vesselId: bottle.id,
-            levelTimeS,
-            sigma: CUP_SIGMA + (pairs.length ? 0.1 : 0.3),
-            tries: [],
-            how: 'flow cup',
-            nu,
-          }),
-        () => setSeconds(''),
-        'Reading kept',
-      )
-    })
-  const chosen = FLOW_CUPS.find((c) => c.key === cup)!
   return (
     <section className="panel" aria-label="Read">
-      <Segmented<'stopwatch' | 'flow cup'>
+      <Segmented<Way>
         block
         value={how}
-        onChange={setHow}
+        onChange={setChosen}
         options={[
           { value: 'stopwatch', label: 'Time the mound' },
+          { value: 'run', label: 'Run on a card' },
           { value: 'flow cup', label: 'Flow cup' },
         ]}
         className="apart"
@@ -74,6 +55,7 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
           </button>
           <p className="muted" style={{ minHeight: 26 }}>
             {watch.said || 'Let a ribbon fall from the stick; count until its heap is flat.'}{' '}
+            {thin ? 'So thin a mound is gone before a hand can time it: a run on a card tells more. ' : null}
             {watch.enough && !pending ? (
               <button type="button" className="plain" onClick={watch.enough}>
                 That is enough
@@ -81,42 +63,12 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
             ) : null}
           </p>
         </>
+      ) : how === 'run' ? (
+        <RunReading vesselId={bottle.id} pairs={pairs} />
       ) : (
-        <>
-          <div className="two columns">
-            <label className="field">
-              <span>Cup</span>
-              <Select
-                aria-label="Flow cup"
-                value={cup}
-                onChange={setCup}
-                className="wide"
-                options={FLOW_CUPS.map((c) => ({ value: c.key, label: c.name }))}
-              />
-            </label>
-            <label className="field">
-              <span>Runs out in, s</span>
-              <Input
-                value={seconds}
-                inputMode="decimal"
-                placeholder="45"
-                onChange={(e) => setSeconds(e.target.value)}
-                onPressEnter={keepCup}
-              />
-            </label>
-          </div>
-          <p className="muted">
-            {chosen.source}; good for {chosen.rangeS[0]} to {chosen.rangeS[1]} s.{' '}
-            {pairs.length
-              ? `Read as level time by ${pairs.length} mixes that were read both ways.`
-              : 'Read as level time by a start value until mixes were read both ways.'}
-          </p>
-          <Button type="primary" size="large" loading={pending} onClick={keepCup}>
-            Keep the reading
-          </Button>
-        </>
+        <CupReading vesselId={bottle.id} pairs={pairs} expectedS={expectedS} />
       )}
-      {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
     </section>
   )
 }

@@ -1,8 +1,10 @@
 'use client'
 
 import { learn } from '@/core/consistency/dilution'
+import { waterContent, wAfter } from '@/core/consistency/reference'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { additionOf, stillOn } from '@/core/device/settle'
+import { pouredWater } from '@/core/mix/guide'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
@@ -64,16 +66,18 @@ function WatchPart({ plan, send, state }: StepProps) {
 }
 
 function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProps) {
-  const undilutedUl = state.pouredUl.reduce<number>((s, p) => s + (p ?? 0), 0)
-  const points = state.readings.map((r) => ({ w: r.atUl / undilutedUl, lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
+  const cup = pouredWater(plan, state)
+  const at = (ul: number) => wAfter(waterContent(cup), cup.ul, ul)
+  const points = state.readings.map((r) => ({ w: at(r.atUl), lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
   const belief = learn(plan.belief, [{ points, tau: 0 }])
   const water = judgeWater(amountsOf(plan, state), plan.waterRule ?? { school: 'paint-30' })
   const advice = adviseWater({
     belief,
-    w: state.wateredUl / undilutedUl,
-    undilutedUl,
+    w: at(state.wateredUl),
+    undilutedUl: cup.ul - cup.waterUl,
     bandS: plan.bandS,
     roomUl: plan.water ? water.roomUl : 0,
+    readW: points.map((p) => p.w),
   })
   const last = state.readings.at(-1)!
   const good = last.levelTimeS >= plan.bandS[0] && last.levelTimeS <= plan.bandS[1]
