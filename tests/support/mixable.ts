@@ -31,4 +31,13 @@ export const mixable = (id: string, more: Partial<Material> = {}): Material => (
 
 /** A material that is no paint: it has neither body nor colour. */
 export const colourless = (id: string, more: Partial<Material>): Material =>
-  mixable(id, { body: null, sheen: null, hex: null, strength: null, opacity: null, solids: 0.3, pigmentShare: 0, ...more })
+  mixable(id, {
+    body: null,
+    sheen: null,
+    hex: null,
+    strength: null,
+    opacity: null,
+    solids: 0.3,
+    pigmentShare: 0,
+    ...more,
+  })

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { judgeWater, WATER_SCHOOLS, type WaterAmount } from './waterLimit'
+import { judgeWater, usualWater, WATER_SCHOOLS, type WaterAmount } from './waterLimit'
 
 const paint = (ml: number, solids = 0.38, pigmentShare = 0.15): WaterAmount => ({
   kind: 'paint',
@@ -55,6 +55,11 @@ describe('how much water is too much', () => {
   it('craft and house paint in much medium count by what binds in them', () => {
     const rich = (p: WaterAmount) => roomMl([p, medium(300)])
     expect(rich(paint(100, 0.3, 0.35))).toBeLessThan(rich(paint(100)))
+  })
+  it('a recipe starts with half of what it bears', () => {
+    expect(usualWater(0, { school: 'paint-30' })).toBe(0.2)
+    expect(usualWater(2, { school: 'paint-30' })).toBe(0.4)
+    expect(usualWater(2, { school: 'thinned-40' })).toBe(0.5)
   })
   it('water without anything that binds is past every limit', () => {
     expect(judgeWater([water(10)], { school: 'thinned-40' }).sentence).toBe(

@@ -1,4 +1,4 @@
-import { DEFAULTS_BY_BODY, type MaterialKind } from '../paint/properties'
+import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, type MaterialKind } from '../paint/properties'
 
 /** The schools of how much water is too much: parts of water that one part of a good paint bears. */
 export const WATER_SCHOOLS = ['paint-30', 'thinned-40', 'own'] as const
@@ -61,6 +61,21 @@ const POURING_MEDIUM = { solids: 0.3, pigmentShare: 0, waterShare: 0 }
 const percent = (x: number) => `${Math.round(x * 100)} %`
 const ml = (ul: number) => `${(ul / 1000).toFixed(ul < 10_000 ? 1 : 0)} ml`
 const binderOf = (a: Pick<WaterAmount, 'solids' | 'pigmentShare'>) => a.solids * (1 - (a.pigmentShare ?? 0))
+
+/**
+ * Water a recipe of 1 part of paint and some parts of medium starts with, parts: half of what it bears, to a tenth.
+ * Start value of Fika.
+ */
+export function usualWater(medium: number, rule: WaterRule): number {
+  const { bornUl } = judgeWater(
+    [
+      { kind: 'paint', ul: 1e6, waterShare: 0, ...DEFAULTS_BY_BODY.soft },
+      { kind: 'medium', ul: 1e6 * medium, ...DEFAULTS_BY_MEDIUM.conditioner },
+    ],
+    rule,
+  )
+  return Math.round((10 * bornUl) / 2e6) / 10
+}
 
 /** What a mix is to the rule: its paint, that paint's binder, and its medium, the latter two as volumes of tube paint. */
 interface Bearing {

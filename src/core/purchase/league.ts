@@ -53,29 +53,29 @@ export function league<E extends LeagueEntry>(entries: readonly E[], ratioOf: (e
     .sort((a, b) => a.perMixedMl - b.perMixedMl)
 }
 
-/** A mixing ratio, paint 1 : medium : water. */
-export interface Ratio {
+/** A way to get mixed paint: a paint at a price, at a ratio of paint 1 : medium : water. */
+export interface MixedWay {
+  readonly perMl: number
   readonly medium: number
   readonly water: number
 }
 
 export interface BreakEven {
-  /** Price of medium per ml, at the given price of paint, at which both ratios cost the same. */
-  readonly mediumPerMl: number | null
-  /** Price of paint per ml, at the given price of medium, at which both cost the same. */
+  /** Price of the second paint per ml at which both cost the same, all else as it is. */
   readonly paintPerMl: number | null
+  /** Price of medium per ml at which they do. */
+  readonly mediumPerMl: number | null
 }
 
 /**
- * Where two ratios cost the same per ml of mixed paint: (p + k₁m) / n₁ = (p + k₂m) / n₂ with n = 1 + k + w. Null
- * where no price above zero does it: one of the two is then always cheaper.
+ * Where two ways to get mixed paint cost the same, whichever their paints, sizes and ratios: from
+ * (p₁ + k₁ m) / n₁ = (p₂ + k₂ m) / n₂ with n = 1 + k + w. Null where no price above zero does it.
  */
-export function breakEven(one: Ratio, two: Ratio, paintPerMl: number, mediumPerMl: number): BreakEven {
+export function breakEven(one: MixedWay, two: MixedWay, mediumPerMl: number): BreakEven {
   const [n1, n2] = [1 + one.medium + one.water, 1 + two.medium + two.water]
-  const slope = two.medium * n1 - one.medium * n2
   const above = (x: number) => (Number.isFinite(x) && x > 0 ? x : null)
   return {
-    mediumPerMl: above((paintPerMl * (n2 - n1)) / slope),
-    paintPerMl: above((mediumPerMl * slope) / (n2 - n1)),
+    paintPerMl: above((n2 / n1) * (one.perMl + one.medium * mediumPerMl) - two.medium * mediumPerMl),
+    mediumPerMl: above((two.perMl / n2 - one.perMl / n1) / (one.medium / n1 - two.medium / n2)),
   }
 }

@@ -163,7 +163,12 @@ describe('sizes and offers', () => {
     await save(studio, offer(paint, { terms: { kind: 'percent', percent: 20 }, startsOn: '2026-05-01' }))
     const paints = await studio.run((tx) => pricedPaints(tx, new Date()))
     const offers = await studio.run(allOffers)
-    const on = (day: string) => leagueEntries(paints, offers, day).map((e) => [e.sizeUl, e.eachMinor, e.onOffer])
+    const on = (day: string) =>
+      leagueEntries(paints, offers, day, { rules: NO_RULES, water: { school: 'paint-30' } }).map((e) => [
+        e.sizeUl,
+        e.eachMinor,
+        e.onOffer,
+      ])
     expect(on('2026-03-01')).toEqual([
       [60_000, 990, false],
       [120_000, 1000, false],

@@ -24,6 +24,7 @@ describe('a paint’s page', () => {
         alike={near}
         byId={byId}
         currency="EUR"
+        ratio={{ ...RATIO_BY_BODY[p.body], from: 'by body' }}
         optics={undefined}
       />,
     )

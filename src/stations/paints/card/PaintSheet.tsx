@@ -1,7 +1,6 @@
 import Link from 'next/link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
-import { RATIO_BY_BODY } from '@/core/mix/schools'
 import type { Likeness } from '@/core/colour/likeness'
 import { effectPigment, lightfastnessOf, needsPigmentCare } from '@/core/paint/pigments'
 import { BODY_WORDS } from '@/core/paint/properties'
@@ -25,13 +24,14 @@ interface Props {
   readonly alike: readonly (Likeness & { paint: DrawerPaint })[]
   readonly byId: ReadonlyMap<string, DrawerPaint>
   readonly currency: string
+  /** What it is really mixed at. */
+  readonly ratio: { readonly medium: number; readonly paint: number; readonly from: string }
   /** How well its action in mixes is known. */
   readonly optics: Pick<ReadOptics, 'known' | 'sigma' | 'mixes' | 'fit'> | undefined
 }
 
 /** A paint as it is known: its card, its colours side by side, its pigments, its price, and what could replace it. */
-export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency, optics }: Props) {
-  const ratio = RATIO_BY_BODY[paint.body]
+export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency, ratio, optics }: Props) {
   const k = ratio.medium / ratio.paint
   const money = (minor: number) => formatMoney(minor, currency, 3)
   const light = paint.lightfastness || lightfastnessOf(paint.pigments)
@@ -102,8 +102,8 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
               <>
                 <dt>Mixed</dt>
                 <dd>
-                  {money(mixedPerMl(paint.perMl, { medium: k, water: 0, mediumPerMl: mediumPerMl ?? 0 }))} a ml at {k} :
-                  1
+                  {money(mixedPerMl(paint.perMl, { medium: k, water: 0, mediumPerMl: mediumPerMl ?? 0 }))} a ml at{' '}
+                  {ratio.medium} : {ratio.paint}, {ratio.from}
                 </dd>
               </>
             ) : null}

@@ -3,7 +3,6 @@
 import { readTyped } from '@/core/quantity/typed'
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
-import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { paintingCost } from '@/core/purchase/cost'
 import { breakEven } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'
@@ -13,41 +12,41 @@ import type { UnitSystem } from '@/core/quantity/parse'
 import { parseSize } from '@/core/quantity/size'
 import { cupUl } from '@/core/surface/coverage'
 import { Chip } from '@/ui/pictures/Drawdown'
-import type { PricedMedium, PricedPaint } from '@/db/materials/prices'
+import type { PricedMedium } from '@/db/materials/prices'
+import { ratioText, type PaintEntry } from './leagueEntries'
 import stockStyles from './stock.module.css'
 import paintsStyles from '../paints.module.css'
 
 interface Line {
-  readonly paintId: string
+  /** Which way to buy the paint, see `keyOf`. */
+  readonly way: string
   readonly medium: string
   readonly water: string
 }
 
-const usualMedium = (p: PricedPaint) => String(RATIO_BY_BODY[p.body].medium / RATIO_BY_BODY[p.body].paint)
+/** A way to buy a paint, by paint, size and terms. */
+const keyOf = (e: PaintEntry) => `${e.paintId} ${e.sizeUl} ${e.words}`
+const lineOf = (e: PaintEntry): Line => ({ way: keyOf(e), medium: text(e.mix.medium), water: text(e.mix.water) })
+const text = (parts: number) => String(Math.round(100 * parts) / 100)
 
-/** What a painting of one size costs with several paints or ratios, and where two ratios cost the same. */
+/** What a painting of one size costs with several ways to buy and to mix paint, and where two cost the same. */
 export function PaintingCosts({
-  paints,
+  entries,
   mediums,
   currency,
   units,
 }: {
-  paints: readonly PricedPaint[]
+  entries: readonly PaintEntry[]
   mediums: readonly PricedMedium[]
   currency: string
   units: UnitSystem
 }) {
   // The one used most of late comes first: it is what the question is about.
-  const priced = paints.filter((p) => p.priceMinor !== null && p.sizeUl).sort((a, b) => b.pacedUl - a.pacedUl)
+  const priced = [...entries].sort((a, b) => b.paint.pacedUl - a.paint.pacedUl)
   const [size, setSize] = useState(units === 'us' ? '16 x 20 in' : '40 x 50 cm')
   const [mediumId, setMediumId] = useState(mediums[0]?.id)
   const [lines, setLines] = useState<Line[]>(() =>
-    priced[0]
-      ? [
-          { paintId: priced[0].id, medium: usualMedium(priced[0]), water: '0' },
-          { paintId: priced[0].id, medium: '7', water: '0' },
-        ]
-      : [],
+    priced[0] ? [lineOf(priced[0]), { ...lineOf(priced[0]), medium: '7', water: '0' }] : [],
   )
   if (priced.length === 0 || mediums.length === 0)
     return (
@@ -61,10 +60,10 @@ export function PaintingCosts({
     cupUl({ shape: 'rectangle', ...parseSize(size, units), edgeMm: 0, count: 1 }, { kind: 'rule-of-28' }),
   )
   const read = (l: Line) => {
-    const paint = priced.find((p) => p.id === l.paintId)!
+    const entry = priced.find((e) => keyOf(e) === l.way) ?? priced[0]!
     return {
-      paint,
-      perMl: (paint.priceMinor! * 1000) / paint.sizeUl!,
+      entry,
+      perMl: (entry.eachMinor * 1000) / entry.sizeUl,
       medium: Math.max(0, parseNumber(l.medium) ?? 0),
       water: Math.max(0, parseNumber(l.water) ?? 0),
     }
@@ -100,14 +99,17 @@ export function PaintingCosts({
         const r = read(l)
         return (
           <div className="row wrap" key={i} data-testid="painting-cost">
-            <Chip hex={r.paint.hex} sheen={r.paint.sheen} />
+            <Chip hex={r.entry.paint.hex} sheen={r.entry.paint.sheen} />
             <Select
               aria-label={`Paint ${i + 1}`}
-              value={l.paintId}
+              value={l.way}
               showSearch
               optionFilterProp="label"
-              onChange={(paintId) => set(i, { paintId, medium: usualMedium(priced.find((p) => p.id === paintId)!) })}
-              options={priced.map((p) => ({ value: p.id, label: `${p.name} · ${p.maker}` }))}
+              onChange={(way) => set(i, lineOf(priced.find((e) => keyOf(e) === way)!))}
+              options={priced.map((e) => ({
+                value: keyOf(e),
+                label: `${e.paint.name} · ${e.paint.maker}, ${formatMl(e.sizeUl)}, ${e.words}`,
+              }))}
               className="w280"
             />
             <span>1 :</span>
@@ -138,8 +140,7 @@ export function PaintingCosts({
       })}
       <Button
         onClick={() => {
-          const last = lines.at(-1)
-          setLines([...lines, last ?? { paintId: priced[0]!.id, medium: usualMedium(priced[0]!), water: '0' }])
+          setLines([...lines, lines.at(-1) ?? lineOf(priced[0]!)])
         }}
       >
         And another
@@ -149,14 +150,14 @@ export function PaintingCosts({
   )
 }
 
-/** For each pair of different ratios: the price of medium, and of paint, at which both cost the same. */
+/** For each two lines that differ: the price of the second paint, and of medium, at which both cost the same. */
 function BreakEvens({
   lines,
   mediumPerMl,
   mediumName,
   currency,
 }: {
-  lines: readonly { paint: PricedPaint; perMl: number; medium: number; water: number }[]
+  lines: readonly { entry: PaintEntry; perMl: number; medium: number; water: number }[]
   mediumPerMl: number
   mediumName: string
   currency: string
@@ -164,27 +165,28 @@ function BreakEvens({
   const pairs = lines.flatMap((a, i) =>
     lines
       .slice(i + 1)
-      .filter((b) => b.paint.id === a.paint.id && (b.medium !== a.medium || b.water !== a.water))
+      .filter((b) => b.entry !== a.entry || b.medium !== a.medium || b.water !== a.water)
       .map((b) => [a, b] as const),
   )
   const money = (n: number) => formatMoney(n, currency, 3)
-  const ratio = (l: { medium: number; water: number }) => `1 : ${l.medium}${l.water ? ` : ${l.water}` : ''}`
   return (
     <ul className={`${paintsStyles.saidList} under`}>
       {pairs.map(([a, b], i) => {
-        const even = breakEven(a, b, a.perMl, mediumPerMl)
+        const even = breakEven(a, b, mediumPerMl)
+        const said = [
+          even.paintPerMl === null
+            ? undefined
+            : `where ${b.entry.paint.name} costs ${money(even.paintPerMl)} a ml (it costs ${money(b.perMl)})`,
+          even.mediumPerMl === null
+            ? undefined
+            : `where medium costs ${money(even.mediumPerMl)} a ml (${mediumName} costs ${money(mediumPerMl)})`,
+        ].filter(Boolean)
         return (
           <li key={i}>
             <b>
-              {a.paint.name}, {ratio(a)} against {ratio(b)}:
+              {a.entry.paint.name} {ratioText(a)} against {b.entry.paint.name} {ratioText(b)}:
             </b>{' '}
-            {even.mediumPerMl === null
-              ? 'one of the two is always cheaper.'
-              : `they cost the same where medium costs ${money(even.mediumPerMl)} a ml (${mediumName} costs ${money(mediumPerMl)})${
-                  even.paintPerMl === null
-                    ? ''
-                    : `, or paint ${money(even.paintPerMl)} a ml (yours costs ${money(a.perMl)})`
-                }.`}
+            {said.length ? `they cost the same ${said.join(', or ')}.` : 'one of the two is always cheaper.'}
           </li>
         )
       })}

@@ -3,12 +3,11 @@
 import { Select } from 'antd'
 import Link from 'next/link'
 import { useState } from 'react'
-import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { league } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { Chip } from '@/ui/pictures/Drawdown'
-import type { PaintEntry } from './leagueEntries'
+import { ratioText, type PaintEntry } from './leagueEntries'
 import type { PricedMedium } from '@/db/materials/prices'
 import styles from './stock.module.css'
 
@@ -27,16 +26,13 @@ export function PriceLeague({
   const [mediumId, setMediumId] = useState(mediums[0]?.id)
   const [all, setAll] = useState(false)
   const medium = mediums.find((m) => m.id === mediumId)
-  const ranked = league(entries, (e) => {
-    const r = RATIO_BY_BODY[e.paint.body]
-    return { medium: r.medium / r.paint, water: 0, mediumPerMl: medium?.perMl ?? 0 }
-  })
+  const ranked = league(entries, (e) => ({ ...e.mix, mediumPerMl: medium?.perMl ?? 0 }))
   const dearest = ranked.at(-1)?.perMixedMl ?? 1
   return (
     <section className="panel" aria-label="Price league">
       <div className="head close">
         <h2 className="flush push">Price league</h2>
-        <span className="muted">mixed by body with</span>
+        <span className="muted">mixed as the house does, with</span>
         <Select
           aria-label="Medium of the league"
           value={mediumId}
@@ -53,7 +49,7 @@ export function PriceLeague({
             <th className="num">One costs</th>
             <th>How</th>
             <th className="num">Per ml</th>
-            <th className="num">Ratio</th>
+            <th className="num">Paint : medium : water</th>
             <th className="num">Per ml mixed</th>
             <th className="w150">
               <span className="visually-hidden">Drawn</span>
@@ -81,7 +77,7 @@ export function PriceLeague({
               </td>
               <td className="num">{formatMoney(r.perMl, currency, 3)}</td>
               <td className="num">
-                {RATIO_BY_BODY[r.entry.paint.body].medium} : {RATIO_BY_BODY[r.entry.paint.body].paint}
+                <span title={r.entry.mix.from}>{ratioText(r.entry.mix)}</span>
               </td>
               <td className="num">
                 <b>{formatMoney(r.perMixedMl, currency, 3)}</b>

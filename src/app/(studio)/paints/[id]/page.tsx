@@ -115,6 +115,7 @@ const TAB: Readonly<Record<Tab, (tx: Tx, m: MaterialRow) => Promise<React.ReactN
           alike={alike(comparable(paint), others).map((a) => ({ ...a, paint: paints.get(a.id)! }))}
           byId={paints}
           currency={currency}
+          ratio={houseRatioOf(paint, rulesOf(await houseRules(tx)))}
           optics={(await readOptics(tx, [m.id]))[0]}
         />
         {m.discontinued ? (

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { houseRules, rulesOf } from '@/db/people/houseRules'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { PaintsNav } from '@/stations/paints/PaintsNav'
@@ -13,13 +14,15 @@ export const metadata: Metadata = { title: 'Prices' }
 
 export default async function Prices() {
   const now = new Date()
-  const { paints, mediums, offers, studio } = await inStudio(async (tx) => ({
+  const { paints, mediums, offers, studio, rules } = await inStudio(async (tx) => ({
     paints: await pricedPaints(tx, now),
     mediums: await pricedMediums(tx),
     offers: await allOffers(tx),
     studio: await studioFacts(tx),
+    rules: rulesOf(await houseRules(tx)),
   }))
-  const { currency, units } = studio
+  const { currency, units, water } = studio
+  const entries = leagueEntries(paints, offers, now.toISOString().slice(0, 10), { rules, water })
   return (
     <>
       <div className="head">
@@ -29,12 +32,8 @@ export default async function Prices() {
       </div>
       <PaintsNav here="/paints/prices" />
       <div className="grid">
-        <PaintingCosts paints={paints} mediums={mediums} currency={currency} units={units} />
-        <PriceLeague
-          entries={leagueEntries(paints, offers, now.toISOString().slice(0, 10))}
-          mediums={mediums}
-          currency={currency}
-        />
+        <PaintingCosts entries={entries} mediums={mediums} currency={currency} units={units} />
+        <PriceLeague entries={entries} mediums={mediums} currency={currency} />
         <RunningOut paints={paints} now={now} />
         <BoxedSet paints={paints} currency={currency} units={units} />
       </div>
