@@ -99,7 +99,7 @@ export const POURS: readonly DemoPour[] = [
   { title: 'Harbour sketch', technique: 'blow-out', surface: { cm: [30, 40], edge: 2 }, cup: [['Turquoise lock', 2], ['Indigo hour', 2], ['Marigold', 1]], apart: [['slip coat', 'White base coat', 60]], price: 540, result: { daysAgo: 40, rating: 4, fate: 'sold', notes: 'Blown from one side. The marigold edge holds the whole thing.', photos: ['wet', 'dry'] } },
   { title: 'Swipe test A', technique: 'swipe', surface: { cm: [15, 15], edge: 1 }, cup: [['Turquoise lock', 1], ['Poppy', 1], ['Swipe white', 1]], price: 150, result: { daysAgo: 38, rating: 3, fate: 'keep', notes: 'Same palette as B, rested overnight.' } },
   { title: 'Swipe test B', technique: 'swipe', surface: { cm: [15, 15], edge: 1 }, cup: [['Turquoise lock', 1], ['Poppy', 1], ['Swipe white', 1]], price: 150, result: { daysAgo: 38, rating: 2, faults: ['no-cells'], fate: 'scrap', notes: 'Two hours of rest only, and no cells. White was thicker than in A.' } },
-  { title: 'Bloom study', technique: 'blow-out', surface: { round: 25, edge: 1.5 }, cup: [['Pearl base', 3], ['Drake top', 1], ['Magpie top', 1]], apart: [['slip coat', 'White base coat', 30]], price: 480, result: { daysAgo: 30, rating: 5, fate: 'gift', notes: 'Pearls rose within the hour.', photos: ['wet', 'dry'] } },
+  { title: 'Lantern study', technique: 'blow-out', surface: { round: 25, edge: 1.5 }, cup: [['Pearl base', 3], ['Drake top', 1], ['Magpie top', 1]], apart: [['slip coat', 'White base coat', 30]], price: 480, result: { daysAgo: 30, rating: 5, fate: 'gift', notes: 'Pearls rose within the hour.', photos: ['wet', 'dry'] } },
   { title: 'Sluice wall', technique: 'open-cup', surface: { cm: [40, 50], edge: 3.8 }, cup: [['Brick', 2], ['Ochre path', 2], ['Sluice white', 1]], apart: [['base coat', 'White base coat', 60]], price: 1150, result: { daysAgo: 16, rating: 3, faults: ['crazing'], fate: 'rework', notes: 'Pooled in the middle over night, skin cracked on the third day.' } },
   { title: 'Copper moon', technique: 'swipe', surface: { round: 30, edge: 2 }, cup: [['Soot black', 3], ['Copper swipe', 1]], apart: [['reserve', 'Soot black', 10]], price: 620, result: { daysAgo: 1.2, rating: null, notes: 'Still tacky at the rim.', photos: ['wet'] } },
   { title: 'Night Ferries 7 – 9', technique: 'ring', surface: { ...panel, count: 3 }, cup: ferries, apart: [['base coat', 'White base coat', 45]], price: 960 },
@@ -112,7 +112,7 @@ export const POURS: readonly DemoPour[] = [
 export const PALETTES: readonly { readonly name: string; readonly technique: string; readonly bottles: readonly string[]; readonly reference: string }[] = [
   { name: 'Night Ferries', technique: 'ring', bottles: ['Ferry navy', 'Night teal', 'Sluice white', 'Lamp gold', 'Soot black'], reference: 'Ferry navy' },
   { name: 'Bakery', technique: 'open-cup', bottles: ['Bakery cream', 'Bakery teal', 'Bakery crust'], reference: 'Bakery cream' },
-  { name: 'Bloom', technique: 'blow-out', bottles: ['Pearl base', 'Drake top', 'Magpie top'], reference: 'Pearl base' },
+  { name: 'Lantern', technique: 'blow-out', bottles: ['Pearl base', 'Drake top', 'Magpie top'], reference: 'Pearl base' },
   { name: 'Harbour', technique: 'blow-out', bottles: ['Turquoise lock', 'Indigo hour', 'Marigold', 'Wisteria'], reference: 'Indigo hour' },
 ]
 

@@ -65,7 +65,7 @@ describe('reading a list of paints', () => {
     expect(rows.slice(1).map((r) => r.why)).toEqual([
       'The same paint is on line 2 already. Remove one of the two.',
       'A density above 6 g/ml is heavier than any paint. Weigh a known volume again.',
-      '“-3 ml” is not an amount. Type something like 60 ml, 2 fl oz, 1 1/2 cup or 3 drops.',
+      '“-3 ml” is below zero, and an amount is not. Type something like 60 ml, 2 fl oz, 1 1/2 cup or 3 drops.',
       '“a lot” is not a price. Type it like 12.50, without thousands separators.',
       '“glaze” in kind is unknown. Use paint, medium, additive or water.',
       'Type a name.',

@@ -118,7 +118,7 @@ function rotation(x: number, y: number, chroma: number): number {
   return -2 * sin(60 * RAD * exp(-around * around)) * sqrt(share7(chroma))
 }
 
-/** What a difference means to a maker. Bounds are common practice, no published source. */
+/** What a difference means to a maker. Bounds are start values of Fika. */
 export function differenceInWords(deltaE: number): 'cannot tell' | 'side by side only' | 'plain' {
   if (deltaE < 1) return 'cannot tell'
   return deltaE < 3 ? 'side by side only' : 'plain'

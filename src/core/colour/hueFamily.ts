@@ -22,7 +22,7 @@ export type HueFamily = (typeof HUE_FAMILIES)[number]
 const NEUTRAL = 8
 
 /**
- * The family of a colour by its CIE L*a*b*. Bounds by common practice, no published source: brown is a dark or dull
+ * The family of a colour by its CIE L*a*b*. Bounds are start values of Fika: brown is a dark or dull
  * orange, pink a light red.
  */
 export function hueFamily(lab: Triple): HueFamily {

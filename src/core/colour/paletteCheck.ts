@@ -80,7 +80,7 @@ export interface ValueLadder {
   readonly order: readonly number[]
   /** The widest step of lightness between neighbours: between `order[after]` and the next. */
   readonly widest: { readonly after: number; readonly step: number } | undefined
-  /** Whether a light stands among darks, which is what makes lacing seen. Common practice, no published source. */
+  /** Whether a light stands among darks, which is what makes lacing seen (common practice, no published source; L* 70 and 50 are start values of Fika). */
   readonly lacingShows: boolean
 }
 

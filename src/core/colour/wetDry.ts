@@ -14,8 +14,8 @@ export interface WetDryPair {
 }
 
 /**
- * How much lighter a pure medium makes a mix while wet, in L*: the milkier, the more. Start values, common practice,
- * no published source; the studio's own pairs replace them.
+ * How much lighter a pure medium makes a mix while wet, in L*: the milkier, the more. Start values
+ * of Fika; the studio's own pairs replace them.
  */
 const MILKY: Readonly<Record<MediumKind, number>> = {
   conditioner: 5,
@@ -27,7 +27,7 @@ const MILKY: Readonly<Record<MediumKind, number>> = {
   'clear varnish': 4,
   'one-bottle base': 4,
 }
-/** What paint alone darkens by, L*, and what chroma it gains, as ln C* dry / wet. Common practice, no published source. */
+/** What paint alone darkens by, L*, and what chroma it gains, as ln C* dry / wet. Start values of Fika. */
 const PAINT_DARKENS = 1.5
 /** How far the start values may be off, and how far single pairs scatter (L*; a twentieth of it for ln chroma). */
 const PRIOR_SIGMA = 2

@@ -12,9 +12,9 @@ export interface StoodPoint extends CurvePoint {
   readonly days: number
 }
 
-/** About a tenth in six weeks. From memory; a start value. */
+/** About a tenth in six weeks. Start value of Fika. */
 export const START_AGEING: Ageing = { perDay: 0.0025, sd: 0.003 }
-/** Bottles differ in it by this much, σ a day. From memory; a start value. */
+/** Bottles differ in it by this much, σ a day. Start value of Fika. */
 const BETWEEN_BOTTLES = 0.002
 /** Readings nearer to one another than this tell of the hand and of bubbles, not of standing, days. */
 const LEAST_DAYS = 2

@@ -25,9 +25,9 @@ export interface Titration {
   readonly tau: number
 }
 
-/** Two batches of one recipe differ by this much before any water, σ of ln t. From memory; a start value. */
+/** Two batches of one recipe differ by this much before any water, σ of ln t. Start value of Fika. */
 export const BATCH_TAU = 0.15
-/** What a difference in medium : paint adds to that: σ of ln t per ln of the ratio. From memory; a start value. */
+/** What a difference in medium : paint adds to that: σ of ln t per ln of the ratio. Start value of Fika. */
 export const RATIO_TAU = 0.5
 
 /** How alike a titration of another ratio is: τ of ln t. Ratios are medium ÷ paint; both 0 is the same. */

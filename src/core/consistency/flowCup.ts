@@ -80,7 +80,7 @@ export function kinematicViscosity(key: string, seconds: number): number {
   return cup.viscosity(seconds)
 }
 
-/** Seconds of level time per mm²/s, until the studio has read bottles both ways. From memory; a start value. */
+/** Seconds of level time per mm²/s, until the studio has read bottles both ways. Start value of Fika. */
 export const START_SECONDS_PER_NU = 0.008
 
 /**

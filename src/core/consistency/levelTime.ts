@@ -11,7 +11,7 @@ export interface Band {
   readonly fromS: number
 }
 
-/** Thickest first. Common practice, no published source; names and seconds are the studio's to change. */
+/** Thickest first. Start values of Fika; names and seconds are the studio's to change. */
 export const START_BANDS: readonly Band[] = [
   { name: 'stands', fromS: 8 },
   { name: 'sits', fromS: 4 },

@@ -24,7 +24,7 @@ export interface Beside {
   readonly verdict: 'alike' | 'thicker' | 'thinner'
 }
 
-/** Two mixes nearer than this pour alike: ratio of their level times. Common practice, no published source. */
+/** Two mixes nearer than this pour alike: ratio of their level times. Start value of Fika. */
 export const ALIKE = 1.2
 
 /** Every bottle beside the reference: who is thicker, and how much water each needs to agree. */
@@ -39,7 +39,7 @@ export function besideReference(reference: Compared, bottles: readonly Compared[
   })
 }
 
-/** A correction judged by eye beside the reference is as sure as this, σ of ln t. From memory; a start value. */
+/** A correction judged by eye beside the reference is as sure as this, σ of ln t. Start value of Fika. */
 export const BY_EYE_SIGMA = 0.2
 
 /** Water content w of a mix by what it holds: all its added water, the recipe's own included, ÷ the rest. */

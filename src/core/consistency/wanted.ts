@@ -5,10 +5,10 @@ import type { Technique } from '../technique/techniques'
 export const LOOKS = ['as usual', 'blended', 'lines kept'] as const
 export type Look = (typeof LOOKS)[number]
 
-/** How a look moves the wanted seconds. Common practice, no published source; start values. */
+/** How a look moves the wanted seconds. Start values of Fika. */
 const BY_LOOK: Readonly<Record<Look, number>> = { 'as usual': 1, blended: 0.7, 'lines kept': 1.35 }
 
-/** How a role moves them, beside the colours of the same pour. Common practice, no published source; start values. */
+/** How a role moves them, beside the colours of the same pour. Start values of Fika. */
 const BY_ROLE: Readonly<Record<Role, number>> = {
   pour: 1,
   swipe: 0.8,

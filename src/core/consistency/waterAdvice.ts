@@ -43,7 +43,7 @@ export interface WaterAdvice {
   readonly expectedS: number
 }
 
-/** Pouring medium thins this much as well as water, by volume. From memory; a start value. */
+/** Pouring medium thins this much as well as water, by volume. Start value of Fika. */
 export const MEDIUM_THINS = 0.35
 
 /**
@@ -56,10 +56,10 @@ export function thinWithin(wantedUl: number, roomUl: number): { readonly waterUl
   return { waterUl, mediumUl: Math.round((wantedUl - waterUl) / MEDIUM_THINS) }
 }
 
-/** A band that begins at nothing is taken to begin at this share of its upper end. House start value. */
+/** A band that begins at nothing is taken to begin at this share of its upper end. Start value of Fika. */
 const OPEN_BAND = 0.4
 const GRID = 600
-/** The mound is judged again by hand: no advice is surer than that, σ of ln t. From memory; a start value. */
+/** The mound is judged again by hand: no advice is surer than that, σ of ln t. Start value of Fika. */
 const JUDGED_SIGMA = 0.07
 
 /** A band with a lower end above zero. */

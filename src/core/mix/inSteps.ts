@@ -18,7 +18,7 @@ export interface AddStep {
   readonly strong: boolean
 }
 
-/** ΔE00 that one hundredth of the batch changes, from which a paint is added in steps. Common practice, no published source. */
+/** ΔE00 that one hundredth of the batch changes, from which a paint is added in steps. Start value of Fika. */
 const STRONG = 1
 /** Smallest step worth a stir, µl. */
 const LEAST_STEP = 500

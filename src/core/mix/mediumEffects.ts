@@ -1,4 +1,5 @@
 import { Invalid } from '../errors'
+import { mustBeAmounts } from '../mustBe'
 import type { MediumKind } from '../paint/properties'
 
 /** What a medium does to a pour, each 0 (none) to 3 (strong). */
@@ -17,7 +18,7 @@ export const EFFECTS = [
 /** One value for each of `EFFECTS`, in that order. */
 export type EffectProfile = readonly number[]
 
-/** Start values by kind, in the order of `EFFECTS`. Common practice, no published source; editable per medium. */
+/** Start values by kind, in the order of `EFFECTS`. Start values of Fika after what makers say; editable per medium. */
 
 export const EFFECTS_BY_KIND: Readonly<Record<MediumKind, EffectProfile>> = {
   conditioner: [2, 3, 2, 0, 1, 1, 1, 1, 1, 2],
@@ -54,9 +55,13 @@ export interface Blend {
 
 /**
  * A blend of mediums by volume: everything is the mean of its parts by volume, the effects too.
- * @throws Invalid when nothing is in it
+ * @throws Invalid when nothing is in it, or what is no number
  */
 export function blend(list: readonly BlendPart[]): Blend {
+  mustBeAmounts(
+    'A part of a blend',
+    list.flatMap((p) => [p.parts, p.densityGPerMl, p.solids, p.perMl, ...p.effects]),
+  )
   const used = list.filter((p) => p.parts > 0)
   const total = used.reduce((sum, p) => sum + p.parts, 0)
   if (!(total > 0)) throw new Invalid('Give at least one medium a part above zero.')

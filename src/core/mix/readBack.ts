@@ -1,4 +1,5 @@
 import { Invalid } from '../errors'
+import { mustBeAmounts } from '../mustBe'
 import type { IngredientKind, Recipe } from './recipe'
 
 /** Something that went into the cup: a material with its volume. A mix that was poured in is given by its own parts. */
@@ -24,6 +25,7 @@ export interface ReadRecipe {
  * @param content what the bottle holds, µl each
  */
 export function portionsOfMix(ul: number, content: readonly Addition[]): Addition[] {
+  mustBeAmounts('An amount', [ul, ...content.map((c) => c.ul)])
   const total = content.reduce((s, c) => s + c.ul, 0)
   if (!(total > 0)) throw new Invalid('That bottle is empty, so nothing can come out of it.')
   return content.map((c) => ({ ...c, ul: (ul * c.ul) / total }))
@@ -35,6 +37,10 @@ export function portionsOfMix(ul: number, content: readonly Addition[]): Additio
  * @throws Invalid where nothing was poured
  */
 export function readBack(additions: readonly Addition[]): ReadRecipe {
+  mustBeAmounts(
+    'An amount',
+    additions.map((a) => a.ul),
+  )
   const byId = new Map<string, Addition>()
   for (const a of additions) {
     if (!(a.ul > 0)) continue

@@ -1,4 +1,5 @@
 import { Invalid, OverCapacity } from '../errors'
+import { mustBeAmounts } from '../mustBe'
 import { formatMl } from '../quantity/format'
 import { apportionParts } from './apportion'
 
@@ -42,8 +43,9 @@ export function ingredients(recipe: Recipe): Ingredient[] {
   return all
 }
 
-/** Amounts in whole µl for a wanted total; they sum to it exactly. */
+/** Amounts in whole µl for a wanted total; they sum to it exactly. @throws Invalid for what is no number */
 export function amountsForTotal(list: readonly Ingredient[], totalUl: number): number[] {
+  mustBeAmounts('An amount', [totalUl, ...list.map((i) => i.parts)])
   return apportionParts(
     totalUl,
     list.map((i) => i.parts),
@@ -55,6 +57,7 @@ export function amountsForTotal(list: readonly Ingredient[], totalUl: number): n
  * @throws Invalid when that ingredient has no parts
  */
 export function amountsForPart(list: readonly Ingredient[], index: number, ul: number): number[] {
+  mustBeAmounts('An amount', [ul, ...list.map((i) => i.parts)])
   const given = list[index]
   if (!given || given.parts <= 0)
     throw new Invalid('That ingredient has no parts in this recipe, so nothing can be scaled from it.')
@@ -73,7 +76,7 @@ export interface Rescued {
  * After an overshoot: everything poured stays, every other target rises in ratio. The batch scale is the largest of
  * poured / parts; nothing is ever to be taken out.
  * @param poured µl of each ingredient, undefined for what has not been poured yet
- * @throws OverCapacity when the cup cannot hold the rescued batch
+ * @throws OverCapacity when the cup cannot hold the rescued batch; Invalid for what is no number
  */
 export function rescale(
   list: readonly Ingredient[],
@@ -81,13 +84,14 @@ export function rescale(
   poured: readonly (number | undefined)[],
   cup?: { vesselId: string; capacityUl: number },
 ): Rescued {
+  mustBeAmounts('An amount', [...plannedUl, ...poured, ...list.map((i) => i.parts), cup?.capacityUl])
   const planned = plannedUl.reduce((a, b) => a + b, 0)
   let driver = -1
   let scale = 0
   list.forEach((ingredient, i) => {
     const amount = poured[i]
     const wanted = plannedUl[i]!
-    if (amount !== undefined && amount > wanted && amount / ingredient.parts > scale) {
+    if (amount !== undefined && amount > wanted && ingredient.parts > 0 && amount / ingredient.parts > scale) {
       scale = amount / ingredient.parts
       driver = i
     }

@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, type MaterialKind } from '../paint/properties'
 
 /** The schools of how much water is too much: parts of water that one part of a good paint bears. */
@@ -111,8 +112,13 @@ function bears({ paint, binder, medium }: Bearing): number {
  * Judges the water in a mix: water borne = s × what bears it, s being the school's share. Water hidden in thinned glue
  * and thinning mix counts. The shares are common practice; their extension to mediums by binder (polymer: solids
  * without pigment) against that of a soft tube paint is Fika's own.
+ * @throws Invalid for what is no number
  */
 export function judgeWater(amounts: readonly WaterAmount[], rule: WaterRule): WaterVerdict {
+  mustBeAmounts('An amount of a mix', [
+    ...amounts.flatMap((a) => [a.ul, a.waterShare, a.solids, a.pigmentShare]),
+    rule.value,
+  ])
   const { limit: usual, source } = WATER_RULES[rule.school]
   const limit = rule.school === 'own' ? (rule.value ?? usual) : usual
   const mix = bearingOf(amounts)

@@ -1,4 +1,4 @@
-import { paintingCost } from './cost'
+import { paintingCost, perMl as pricePerMl } from './cost'
 
 /** One way to buy a paint: a size at a price. */
 export interface LeagueEntry {
@@ -34,9 +34,10 @@ export const mixedPerMl = (paintPerMl: number, r: MixRatio) =>
  * The price league: cheapest mixed paint first. A larger size that is dearer per ml than a smaller one of the same
  * paint is marked, like compared with like.
  * @param ratioOf the house ratio of each entry's paint
+ * @throws Invalid for what is no price, size or ratio
  */
 export function league<E extends LeagueEntry>(entries: readonly E[], ratioOf: (entry: E) => MixRatio): Ranked<E>[] {
-  const perMl = (e: E) => (e.eachMinor * 1000) / e.sizeUl
+  const perMl = (e: E) => pricePerMl(e.eachMinor, e.sizeUl)
   return entries
     .map((entry): Ranked<E> => {
       const smaller = entries

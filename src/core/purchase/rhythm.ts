@@ -43,5 +43,5 @@ export function stockUntil(
   return { needUl, containers: Math.ceil(needUl / sizeUl) }
 }
 
-/** Days without use after which a paint that is owned counts as idle. Common practice, no published source. */
+/** Days without use after which a paint that is owned counts as idle. Start value of Fika. */
 export const IDLE_DAYS = 90

@@ -20,7 +20,7 @@ export const formatDrops = (ul: number) => {
   const drops = Math.round(ul / 1000 / ML_PER_DROP)
   return `${drops}${NB}${drops === 1 ? 'drop' : 'drops'}`
 }
-/** More drops than this nobody counts. Common practice, no published source. */
+/** More drops than this nobody counts. Start value of Fika. */
 const COUNTED_DROPS = 60
 /** Whether a volume in µl is said in drops. */
 export const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS

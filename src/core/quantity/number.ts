@@ -15,12 +15,41 @@ const VULGAR: Readonly<Record<string, number>> = {
   '⅝': 5 / 8,
   '⅞': 7 / 8,
 }
-const NUMBER =
-  /^\s*(?:(\d+)\s*\/\s*(\d+)|(\d*[.,]?\d+|\d+[.,])(?:\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])|\s+(\d+)\s*\/\s*(\d+))?|([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))/
+const VULGARS = Object.keys(VULGAR).join('')
+/** A run of digits as people set them: `1.5`, `,5`, `1,234.5`, `1 000`. A space groups only three digits that end there. */
+const DIGITS = String.raw`\d{1,3}(?:[ \u00a0\u202f'’]\d{3}(?!\d|\s*/))+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+`
+const NUMBER = new RegExp(
+  String.raw`^\s*(?:(\d+)\s*/\s*(\d+)|(${DIGITS})(?:e([+-]?\d{1,2})(?![a-z])|\s*([${VULGARS}])|\s+(\d+)\s*/\s*(\d+))?|([${VULGARS}]))`,
+  'iu',
+)
+
+/** One comma before exactly three digits: a thousand to one maker, a decimal to the next. */
+const TWO_WAYS = /^[1-9]\d{0,2},\d{3}$/
+
+/** The value of a run of digits; undefined where its signs make no number, or two. */
+function decimal(text: string): number | undefined {
+  const bare = text.replace(/[ \u00a0\u202f'’]/g, '')
+  if (TWO_WAYS.test(bare)) return undefined
+  const [commas, dots] = [bare.split(',').length - 1, bare.split('.').length - 1]
+  const mark = commas && dots ? (bare.lastIndexOf(',') > bare.lastIndexOf('.') ? ',' : '.') : commas ? ',' : '.'
+  const groups = mark === ',' ? '.' : ','
+  const grouped = (whole: string, by: string) => new RegExp(String.raw`^\d{1,3}(?:[${by}]\d{3})+$`).test(whole)
+  // Several of the one mark can only be groups.
+  if ((mark === ',' ? commas : dots) > 1)
+    return commas && dots ? undefined : grouped(bare, mark) ? Number(bare.replaceAll(mark, '')) : undefined
+  const [whole = '', rest = ''] = bare.split(mark)
+  if (whole.includes(groups) && !grouped(whole, groups)) return undefined
+  return Number(`${whole.replaceAll(groups, '') || '0'}.${rest || '0'}`)
+}
+
+/** Whether a text begins with a number that reads two ways, like `1,000`. */
+export const readsTwoWays = (text: string) => /^\s*[1-9]\d{0,2},\d{3}(?![\d.,])/.test(text)
 
 /**
- * Reads a number at the start of a text as people write it: `1.5`, `1,5`, `1 1/2`, `1½`, `½`, `3/4`.
- * @returns the value and what follows it, or undefined when the text does not begin with a number.
+ * Reads a number at the start of a text as people write it: `1.5`, `1,5`, `1 1/2`, `1½`, `½`, `3/4`, `1.234,5`, `1 000`,
+ * `1e3`.
+ * @returns the value and what follows it, or undefined when the text does not begin with a number, or with one that
+ *   reads two ways
  */
 export function readNumber(text: string): { value: number; rest: string } | undefined {
   const m = NUMBER.exec(text)
@@ -29,11 +58,12 @@ export function readNumber(text: string): { value: number; rest: string } | unde
   const quotient = (a: string, b: string) => (Number(b) === 0 ? Number.NaN : Number(a) / Number(b))
   let value: number
   if (m[1] !== undefined) value = quotient(m[1], m[2]!)
-  else if (m[7] !== undefined) value = VULGAR[m[7]]!
+  else if (m[8] !== undefined) value = VULGAR[m[8]]!
   else {
-    value = Number(m[3]!.replace(',', '.'))
-    if (m[4] !== undefined) value += VULGAR[m[4]]!
-    if (m[5] !== undefined) value += quotient(m[5], m[6]!)
+    value = decimal(m[3]!) ?? Number.NaN
+    if (m[4] !== undefined) value *= 10 ** Number(m[4])
+    if (m[5] !== undefined) value += VULGAR[m[5]]!
+    if (m[6] !== undefined) value += quotient(m[6], m[7]!)
   }
   return Number.isFinite(value) ? { value, rest } : undefined
 }

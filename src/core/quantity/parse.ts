@@ -1,5 +1,5 @@
 import { Invalid } from '../errors'
-import { readNumber } from './number'
+import { readNumber, readsTwoWays } from './number'
 import { findUnit, type Unit } from './units'
 
 export const UNIT_SYSTEMS = ['metric', 'us'] as const
@@ -17,26 +17,41 @@ const BARE: Record<Unit['kind'], Record<UnitSystem, string>> = {
 }
 
 /**
- * Reads an amount as people write it; a sum such as `2 oz + 3 drops` is added up.
+ * Reads an amount as people write it; a sum such as `2 oz + 3 drops` or `2 oz 3 drops` is added up.
  * @param text what was typed; a bare number takes the unit of `system`
  * @returns ml for a volume, g for a mass, mm for a length
  * @throws Invalid with a sentence that names what can be typed
  */
 export function parseAmount(text: string, kind: Unit['kind'], system: UnitSystem = 'metric'): number {
-  const parts = text.split('+')
-  const amounts = parts.map((part) => {
-    const read = readNumber(part)
-    if (!read) throw new Invalid(`“${text.trim()}” is not an amount. Type something like ${EXAMPLE[kind]}.`)
-    const name = read.rest.trim() || BARE[kind][system]
+  const like = `Type something like ${EXAMPLE[kind]}.`
+  if (/^\s*[-−–]/.test(text)) throw new Invalid(`“${text.trim()}” is below zero, and an amount is not. ${like}`)
+  let sum = 0
+  let left = text
+  do {
+    if (readsTwoWays(left)) {
+      const digits = /[\d,]+/.exec(left)![0]
+      const [thousand, one] = [digits.replace(',', ''), digits.replace(',', '.')]
+      throw new Invalid(
+        `“${digits}” can mean ${thousand} or ${one}. Type the one you mean, like ${thousand} or ${one}.`,
+      )
+    }
+    const read = readNumber(left)
+    if (!read) throw new Invalid(`“${text.trim()}” is not an amount. ${like}`)
+    // The unit goes up to the next amount.
+    const [, word = '', more = ''] = /^([^+\d½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]*)(?:\+\s*)?(.*)$/su.exec(read.rest)!
+    const name = word.trim() || BARE[kind][system]
     const unit = findUnit(name, kind)
-    if (!unit) throw new Invalid(`“${name}” is not a unit Fika knows. Type something like ${EXAMPLE[kind]}.`)
+    if (!unit || (more && !word.trim() && !read.rest.includes('+')))
+      throw new Invalid(`“${read.rest.trim() || name}” is not a unit Fika knows. ${like}`)
     if (unit.kind !== kind)
       throw new Invalid(
         `“${name}” is a unit of ${unit.kind}, and a ${kind} is wanted: something like ${EXAMPLE[kind]}.`,
       )
-    return read.value * unit.factor
-  })
-  return amounts.reduce((a, b) => a + b, 0)
+    sum += read.value * unit.factor
+    if (/\+\s*$/.test(read.rest)) throw new Invalid(`“${text.trim()}” is not an amount. ${like}`)
+    left = more
+  } while (left.trim())
+  return sum
 }
 
 /** A typed volume in whole microlitres. @throws Invalid */

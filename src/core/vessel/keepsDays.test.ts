@@ -21,13 +21,16 @@ describe('how long a mix keeps', () => {
     expect(days({ rackC: 30 })).toBe(135)
     expect(days({ rackC: 5 })).toBe(270)
     expect(days({ rackC: 0 })).toBe(0)
+    // No cliff before the frost.
+    expect(days({ rackC: 1 })).toBe(54)
+    for (let c = 0; c < 5; c += 0.25) expect(days({ rackC: c + 0.25 }) - days({ rackC: c })).toBeLessThanOrEqual(14)
   })
   it('is never longer for being warmer or for one more thing in it', () => {
     fc.assert(
       fc.property(
         fc.subarray([...THINNERS]),
         fc.subarray([...MEDIUM_KINDS]),
-        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 6, max: 40 }),
         (thinners, mediums, rackC) => {
           const whole = keepsDays({ thinners, mediums, rackC })
           expect(whole).toBeLessThanOrEqual(

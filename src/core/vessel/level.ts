@@ -1,6 +1,6 @@
-/** Below this share of the capacity a bottle is low. House start value. */
+/** Below this share of the capacity a bottle is low. Start value of Fika. */
 export const LOW_SHARE = 0.15
-/** Not looked at for longer than this, a mix is looked at before it is poured. Common practice, no published source. */
+/** Not looked at for longer than this, a mix is looked at before it is poured. Start value of Fika. */
 export const CHECK_AFTER_DAYS = 30
 /** Assumed capacity where none was given, µl. */
 export const USUAL_CAPACITY_UL = 240_000

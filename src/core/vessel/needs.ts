@@ -40,11 +40,11 @@ export interface Need {
 }
 
 const DAY = 86_400_000
-/** Stands this long before pigment and medium part. Common practice, no published source. */
+/** Stands this long before pigment and medium part. Start value of Fika. */
 export const SHAKE_AFTER_DAYS = 3
-/** Warned this long before the keep-until. House start value. */
+/** Warned this long before the keep-until. Start value of Fika. */
 export const KEEP_WARNING_DAYS = 14
-/** A loss of water below this share of the bottle is left alone. House start value. */
+/** A loss of water below this share of the bottle is left alone. Start value of Fika. */
 const EVAPORATED_SHARE = 0.01
 
 const drops = (ul: number) => {

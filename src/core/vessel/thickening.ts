@@ -5,9 +5,9 @@ import { wantedBand } from '../consistency/wanted'
 import { techniqueOf } from '../technique/techniques'
 import type { Role } from '../paint/properties'
 
-/** Where no curve is known, water thins about so quickly: b of ln t = a − b w. From memory; a start value. */
+/** Where no curve is known, water thins about so quickly: b of ln t = a − b w. Start value of Fika. */
 const USUAL_B = 12
-/** This much past the band is worth drops. House start value. */
+/** This much past the band is worth drops. Start value of Fika. */
 const PAST_BAND = 1.1
 
 export interface Read {

@@ -198,7 +198,7 @@ export interface ReclaimRunOff {
   readonly at?: Date | undefined
 }
 
-/** Run-off keeps in a tight jar about as long as its weakest water; at first this long, days. House start value. */
+/** Run-off keeps in a tight jar about as long as its weakest water; at first this long, days. Start value of Fika. */
 const JAR_DAYS = 60
 
 /**

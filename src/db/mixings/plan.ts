@@ -35,7 +35,8 @@ export function prepareSteps(lines: readonly GuideLine[], materials: ReadonlyMap
     steps.push(
       'Gloves on. A pigment here is harmful as dust: never sand or spray it, and follow its label, local codes and licensed practice.',
     )
-  if (strained.length) steps.push(`Shake and strain ${names(strained)}; rinse the strainer at once.`)
+  if (strained.length)
+    steps.push(`Shake and strain ${names(strained)}; rinse the strainer at once. It is no kitchen tool any more.`)
   if (bases.length) steps.push(`Shake ${names(bases)}.`)
   if (stirred.length) steps.push(`Shake or stir ${names(stirred)}.`)
   if (heavy.length) steps.push(`Knead or stir ${names(heavy)}; it wants longer stirring later.`)

@@ -36,5 +36,5 @@ export const requestSchema = object({
   reflectance: bands.optional(),
 })
 
-/** A reader drifts: after this long it should see its white tile again. Common practice, no published source. */
+/** A reader drifts: after this long it should see its white tile again. Start value of Fika. */
 export const CALIBRATION_HOURS = 8

@@ -183,7 +183,8 @@ export function PourSheet({
           </section>
           <Notice kind="warning">
             If you torch: away from alcohol, aerosols, sheeting and just-sprayed work, never left lit, an extinguisher
-            near. Children and pets out. Follow product labels, local codes and licensed practice.
+            near. Painted vessels: nothing where food or lips touch. Kitchen tools never go back to the kitchen.
+            Children and pets out. Follow product labels, local codes and licensed practice.
           </Notice>
         </div>
       </div>

@@ -155,7 +155,9 @@ export function PieceSheet({
           </Form>
           <p className="muted after fine">
             Sanding: never a pigmented film without proper respiratory protection. Varnish or resin only once dry and
-            free of silicone. Follow labels, local codes and licensed practice.
+            free of silicone; varnish sprayed outside or with extraction; resin by its data sheet, with gloves, fresh
+            air and no skin contact. A painted vessel: nothing where food or lips touch. Follow labels, local codes and
+            licensed practice.
           </p>
         </section>
       </div>

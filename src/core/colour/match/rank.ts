@@ -25,7 +25,7 @@ export interface Candidate extends WholeParts {
 }
 
 /**
- * What else counts, in ΔE00 it is worth. Common practice, no published source: nearness first; of what the eye cannot
+ * What else counts, in ΔE00 it is worth. Start values of Fika: nearness first; of what the eye cannot
  * tell apart, fewer paints, fewer pigments, better hiding, less money, and the sheen that is wanted.
  */
 const WORTH = { noticed: 0.5, paint: 0.3, pigment: 0.1, hiding: 1, money: 0.2, sheen: 0.5, noPromise: 1, part: 0.01 }

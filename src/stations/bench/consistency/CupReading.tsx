@@ -10,7 +10,7 @@ import { useSend } from '@/ui/hooks/useSend'
 import { readBottleAction } from './actions'
 import type { ConsistencyData } from './queries'
 
-/** A flow cup in one run is about as sure as this, σ of ln ν. From memory; a start value. */
+/** A flow cup in one run is about as sure as this, σ of ln ν. Start value of Fika. */
 const CUP_SIGMA = 0.05
 
 /** Reads a bottle by a flow cup: the one that reads such a mix best, or another. */

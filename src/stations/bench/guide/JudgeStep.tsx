@@ -118,7 +118,12 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
         </p>
       ) : (
         <>
-          <Amount suggestedUl={suggestedUl} mediumUl={advice.mediumUl} weighed={weighedUl > 0} />
+          <Amount
+            suggestedUl={suggestedUl}
+            mediumUl={advice.mediumUl}
+            weighed={weighedUl > 0}
+            first={advice.stepsUl.length > 1}
+          />
           <p className={benchStyles.guideSay}>
             {adviceSentence(advice)} {adviceSteps(advice)}
           </p>
@@ -154,7 +159,18 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
 }
 
 /** What goes in now: drops while one counts them, else ml. */
-function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediumUl: number; weighed: boolean }) {
+function Amount({
+  suggestedUl,
+  mediumUl,
+  weighed,
+  first,
+}: {
+  suggestedUl: number
+  mediumUl: number
+  weighed: boolean
+  /** More is to follow after a stir and a look. */
+  first: boolean
+}) {
   const [number, unit] = (suggestedUl > 0 ? formatSmall(suggestedUl) : formatMl(mediumUl)).split('\u00a0')
   return (
     <>
@@ -167,7 +183,9 @@ function Amount({ suggestedUl, mediumUl, weighed }: { suggestedUl: number; mediu
         <span> {unit}</span>
       </div>
       <p className={benchStyles.guideUnder}>
-        {suggestedUl > 0 ? `${weighed ? 'by the scale' : 'of water'} · ${formatSmallBeside(suggestedUl)}` : 'of medium'}
+        {suggestedUl > 0
+          ? `${weighed ? 'by the scale' : first ? 'of water, first' : 'of water'} · ${formatSmallBeside(suggestedUl)}`
+          : 'of medium'}
       </p>
     </>
   )

@@ -148,7 +148,7 @@ export function FormulaDesk({
                 <small className="muted">
                   {shift.pairs
                     ? `learned from ${shift.pairs} wet and dry pairs`
-                    : 'common practice; no pair of this studio yet'}
+                    : 'start values of Fika; no pair of this studio yet'}
                 </small>
               </dd>
               <dt>Film</dt>

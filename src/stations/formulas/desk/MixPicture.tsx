@@ -123,7 +123,7 @@ function Against({ prediction, target }: { prediction: Prediction; target: Targe
   )
 }
 
-/** What a contrast ratio means at the table. Classes of ISO 6504-3; 0.9 common practice. */
+/** What a contrast ratio means at the table. Classes of ISO 6504-3; 0.9 a start value of Fika. */
 export function hidingWords(ratio: number): string {
   const value = ratio.toFixed(2)
   if (ratio >= 0.98) return `hides (${value})`

@@ -42,7 +42,7 @@ describe('a formula from what is typed', () => {
     const ml = formulaView(rows('20', '1 1/2'), 'ml', 0, paints)
     expect(ml.batchUl).toBe(21_500)
     expect(formulaView(rows('400', '30'), 'drops', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
-    expect(formulaView(rows('25', '1,875'), 'g', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
+    expect(formulaView(rows('25', '1.875'), 'g', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
     expect(inUnit(ml, 'drops')).toEqual(rows('400', '30'))
     expect(inUnit(ml, 'g')).toEqual(rows('25', '1.88'))
     expect(inUnit(formulaView(rows('40', '10'), 'ml', 0, paints), 'parts')).toEqual(rows('4', '1'))

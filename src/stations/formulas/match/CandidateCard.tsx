@@ -15,7 +15,7 @@ import { formulaPaint } from '../formulaPaint'
 import type { Target } from '../target/target'
 import styles from './match.module.css'
 
-/** From this shift in lamp light on a match is said to change with the light. Common practice, no published source. */
+/** From this shift in lamp light on a match is said to change with the light. Start value of Fika. */
 const SHIFTS = 1.5
 
 /** One way to the colour: against the target, its parts, and what speaks for and against it. */

@@ -40,7 +40,7 @@ export function EffectFields({ mediumKind, form }: { mediumKind: MediumKind | un
           Back to the usual ones of its kind
         </Button>
       ) : (
-        <p className="muted">The usual ones of its kind: common practice, no published source.</p>
+        <p className="muted">The usual ones of its kind: start values of Fika after what makers say.</p>
       )}
     </fieldset>
   )

@@ -1,3 +1,4 @@
+import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { drawerPaint } from '../../../../tests/support/paints'
 import { words } from '../../../../tests/support/words'
 import { alike } from '@/core/colour/likeness'

@@ -40,7 +40,7 @@ export function MediumSheet({
           <>
             <EffectChart effects={effectsOf(m)} label={m.name} />
             {m.effects ? null : (
-              <p className="muted">The usual profile of its kind: common practice, no published source.</p>
+              <p className="muted">The usual profile of its kind: start values of Fika after what makers say.</p>
             )}
           </>
         )}

@@ -153,7 +153,9 @@ function ContainerButtons({
               className="w120"
               onChange={(e) => setResidue(e.target.value)}
             />
-            <span className="muted">sticks in it</span>
+            <span className="muted">
+              sticks in it. Cutting a tube open: blade away from the hand, on a board, a cut-proof glove on.
+            </span>
             <Button loading={pending} onClick={finish}>
               Finish it
             </Button>
