@@ -91,7 +91,7 @@ export const MEDIUMS: readonly (readonly [string, string, string, MediumKind, nu
   [T, '', 'Torvald Pouring Base', 'one-bottle base', 2000, 3290],
   [S, '', 'Finch Pouring Medium', 'pouring medium', 946, 2390],
   [S, '', 'Finch Still Film', 'anti-craze medium', 473, 1990],
-  [B, '', 'Bracken School Glue, thinned', 'glue', 1000, 490],
+  [B, '', 'Bracken School Glue', 'glue', 1000, 490],
   [B, '', 'Bracken Soft White', 'enamel or house paint', 1000, 1290],
   [N, '', 'Nimbus Clear', 'clear varnish', 237, 1390],
 ]

@@ -1,4 +1,4 @@
-import { MEDIUM_KINDS } from '../paint/properties'
+import { DEFAULTS_BY_MEDIUM, MEDIUM_KINDS } from '../paint/properties'
 import { applySchool, houseRatioOf, NO_RULES, schoolsOf, type Choosable, type HouseRules } from './houseRules'
 import { BASES, SCHOOLS } from './schools'
 
@@ -14,7 +14,7 @@ describe('the schools of mixing', () => {
   it.each([
     ['ratio-3', 3, 1, 0, ['conditioner']],
     ['one-bottle', 7, 1, 0, ['one-bottle base']],
-    ['glue', 2, 1, 0, ['conditioner', 'glue']],
+    ['glue', 1.6, 1, 0.4, ['conditioner', 'glue']],
     ['gloss', 11, 1, 0.25, ['gloss medium', 'conditioner']],
     ['enamel-white', 10, 4, 0.5, ['enamel or house paint', 'conditioner']],
     ['swipe', 3, 1, 0, ['conditioner']],
@@ -26,6 +26,12 @@ describe('the schools of mixing', () => {
     expect(applied).toMatchObject({ medium, paint, water, missing: [] })
     expect(applied.mediums.map((m) => m.id)).toEqual(mediums)
   })
+  it('thins glue once: with the usual glue a third of the mix is glue and water, 60 : 40', () => {
+    const { water } = applySchool(school('glue'), drawer)
+    const glue = 0.6
+    expect(water + glue * DEFAULTS_BY_MEDIUM.glue.waterShare).toBeCloseTo(0.4, 12)
+    expect((glue * DEFAULTS_BY_MEDIUM.glue.solids) / (glue + water)).toBeCloseTo(0.27, 12)
+  })
   it('have more paint than conditioner for a pearl base', () => {
     const { medium, paint } = applySchool(school('pearl-base'), drawer)
     expect(paint).toBeGreaterThan(medium - 0.2)
@@ -34,6 +40,9 @@ describe('the schools of mixing', () => {
     const applied = applySchool(school('glue'), drawer.slice(0, 1))
     expect(applied.missing).toEqual(['glue'])
     expect(applied.mediums).toEqual([{ id: 'conditioner', parts: 1 }])
+    // The others keep their parts: 8 of conditioner to 4 of paint, enamel or not.
+    const white = applySchool(school('enamel-white'), drawer.slice(0, 1))
+    expect(white).toMatchObject({ medium: 8, paint: 4, water: 0.5, missing: ['enamel or house paint'] })
     expect(applySchool(school('ratio-3'), []).missing).toEqual(['a medium'])
   })
   it('are the studio’s own where it changed them', () => {

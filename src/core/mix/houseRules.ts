@@ -39,7 +39,8 @@ export interface Choosable {
 }
 
 /**
- * Mediums and ratio of a school from what is in the drawer: the first of each kind; what is missing is named.
+ * Mediums and ratio of a school from what is in the drawer: the first of each kind. What is missing is named and left
+ * out; all else keeps its parts.
  * @returns ratio as medium : paint and water parts of the same
  */
 export function applySchool(school: Pick<School, 'lines'>, drawer: readonly Choosable[]) {
@@ -52,6 +53,6 @@ export function applySchool(school: Pick<School, 'lines'>, drawer: readonly Choo
     return []
   })
   const sum = (what: string) => school.lines.reduce((s, l) => s + (l.what === what ? l.parts : 0), 0)
-  const medium = school.lines.reduce((s, l) => s + (l.what === 'paint' || l.what === 'water' ? 0 : l.parts), 0)
+  const medium = mediums.reduce((s, m) => s + m.parts, 0)
   return { mediums, medium, paint: sum('paint'), water: sum('water'), missing }
 }

@@ -59,14 +59,14 @@ export const SCHOOLS: readonly School[] = [
   school('ratio-6', 'One ratio for all, 6 : 1', [['any medium', 6], ['paint', 1]]),
   school('one-bottle', 'One-bottle base, 7 : 1', [['one-bottle base', 7], ['paint', 1]]),
   school('strength', 'Strong fluids by strength, 5 : 1', [['any medium', 5], ['paint', 1]], ['Anything from 3.3 to 10 : 1, by how strong the paint is; creep up with the paint.']),
-  school('glue', 'Glue mix', [['conditioner', 1], ['glue', 1], ['paint', 1]], ['Thin the glue 60 : 40 with water first.', 'Conditioner and glue together, then the paint.']),
+  school('glue', 'Glue mix', [['conditioner', 1], ['glue', 0.6], ['paint', 1], ['water', 0.4]], ['Thin the glue with its water first, 60 : 40: together they are one part.', 'Conditioner and glue together, then the paint.']),
   school('gloss', 'Gloss base', [['gloss medium', 2], ['paint', 1], ['water', 0.25], ['conditioner', 9]], ['Gloss medium and paint first.', 'Water up to 3 to 3.5 parts, stir.', 'Then 8 to 10 parts conditioner.']),
-  school('half-cup', 'Fill the cup, to a half', [['paint', 1], ['any medium', 1], ['water', 0.2]], ['Paint first.', 'Medium until it stands twice as high.', 'Water last, by drops.']),
-  school('three-quarter-cup', 'Fill the cup, to three quarters', [['paint', 1], ['any medium', 2], ['water', 0.2]], ['Paint first.', 'Medium until the cup is three quarters full.', 'Water last, by drops.']),
+  school('half-cup', 'Fill the cup, to a half', [['paint', 1], ['any medium', 4.8], ['water', 0.2]], ['A squeeze of colour first.', 'Medium until the cup is half full.', 'Water last, by drops.']),
+  school('three-quarter-cup', 'Fill the cup, to three quarters', [['paint', 1], ['any medium', 7.2], ['water', 0.2]], ['A squeeze of colour first.', 'Medium until the cup is three quarters full.', 'Water last, by drops.']),
   school('equal-blend', 'Equal blend of mediums, 2 : 1', [['conditioner', 1], ['pouring medium', 1], ['paint', 1]], ['Blend the mediums in equal parts, best as a base of their own.', 'Two parts or more over the paint.']),
   school('enamel-white', 'Enamel white', [['paint', 4], ['enamel or house paint', 2], ['conditioner', 8], ['water', 0.5]], ['A soft white, then the enamel, then the conditioner.', 'Water last.']),
   school('swipe', 'Swipe colour, 3 : 1', [['conditioner', 3], ['paint', 1]], ['Strong conditioner; it should open.']),
-  school('pearl-base', 'Pearl base', [['paint', 1.3], ['conditioner', 1], ['clear varnish', 0.2]], ['More paint than conditioner.', 'A teaspoon of polyacrylic for each small squeeze bottle.']),
+  school('pearl-base', 'Pearl base', [['paint', 1.3], ['conditioner', 1], ['clear varnish', 0.2], ['water', 0.2]], ['More paint than conditioner.', 'A spoonful of water-borne clear varnish for each small squeeze bottle.', 'Water to thin.']),
   school('water-only', 'Paint and water only', [['paint', 1], ['water', 0.3]], ['Never past the house’s water limit: 30 to 40 % of the paint.']),
 ]
 

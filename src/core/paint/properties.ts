@@ -75,7 +75,7 @@ export const DEFAULTS_BY_MEDIUM: Readonly<Record<MediumKind, BodyDefaults & { wa
   conditioner: { densityGPerMl: 1.03, solids: 0.25, pigmentShare: 0, waterShare: 0 },
   'pouring medium': { densityGPerMl: 1.05, solids: 0.3, pigmentShare: 0, waterShare: 0 },
   'gloss medium': { densityGPerMl: 1.04, solids: 0.35, pigmentShare: 0, waterShare: 0 },
-  glue: { densityGPerMl: 1.06, solids: 0.27, pigmentShare: 0, waterShare: 0.4 },
+  glue: { densityGPerMl: 1.08, solids: 0.45, pigmentShare: 0, waterShare: 0 },
   'anti-craze medium': { densityGPerMl: 1.05, solids: 0.32, pigmentShare: 0, waterShare: 0 },
   'enamel or house paint': { densityGPerMl: 1.25, solids: 0.35, pigmentShare: 0.2, waterShare: 0 },
   'clear varnish': { densityGPerMl: 1.03, solids: 0.32, pigmentShare: 0, waterShare: 0 },

@@ -31,7 +31,7 @@ describe('the form of a material', () => {
       waterShare: 0.9,
       solids: 0.025,
     })
-    expect(usualOf('medium', { mediumKind: 'glue' }).waterShare).toBe(0.4)
+    expect(usualOf('medium', { mediumKind: 'glue' })).toMatchObject({ solids: 0.45, waterShare: 0 })
   })
   it('says what it cannot read', () => {
     expect(() => read('paint', { ...start(undefined), contrastRatio: 'good' }, 'metric')).toThrow(
