@@ -99,8 +99,14 @@ export interface GuideState {
   readonly canUndo: boolean
 }
 
-/** A line is right when it is this near: 2 % of it, and never less than what a kitchen scale shows (0.2 ml). */
-export const toleranceUl = (targetUl: number) => Math.max(200, 0.02 * targetUl)
+/**
+ * A line is right when it is this near: 2 % of it, and never less than what the scale can tell (0.2 ml where nothing is
+ * known of it): one that shows tenths of an ounce cannot tell 2 % of two ounces.
+ * @param resolutionUl the scale's smallest step as a volume of what is poured
+ */
+export const toleranceUl = (targetUl: number, resolutionUl = 0) => Math.max(200, resolutionUl, 0.02 * targetUl)
+/** Only beyond this is it an overshoot: five per cent off is shrugged at. Common practice, no published source. */
+export const shruggedUl = (targetUl: number) => Math.max(200, 0.05 * targetUl)
 
 /** What has been poured of the lines, and how much of it is water; watering comes on top. */
 export const pouredWater = (plan: GuidePlan, { pouredUl }: Pick<GuideState, 'pouredUl'>): Watered => ({
@@ -205,7 +211,7 @@ class Run {
     this.held = 0
     if (grams !== undefined) this.baselineG = grams
     const byUl = this.poured[i] - this.targets[i]!
-    if (byUl > toleranceUl(this.targets[i]!)) this.over = this.overshootOf(i, byUl)
+    if (byUl > shruggedUl(this.targets[i]!)) this.over = this.overshootOf(i, byUl)
     this.go()
   }
 

@@ -8,7 +8,7 @@ describe('small amounts, as one measures them', () => {
       '3.05\u00a0ml',
       '13\u00a0ml',
     ])
-    expect([3_000, 13_000].map(formatSmallBeside)).toEqual(['3\u00a0ml', '260\u00a0drops'])
+    expect([3_000, 13_000].map(formatSmallBeside)).toEqual(['3\u00a0ml', '0.44\u00a0fl\u00a0oz'])
   })
   it('are said in one unit beside one another', () => {
     expect(formatSmall(1_000, 13_000)).toBe('1\u00a0ml')

@@ -21,7 +21,7 @@ export const formatDrops = (ul: number) => {
   return `${drops}${NB}${drops === 1 ? 'drop' : 'drops'}`
 }
 /** More drops than this nobody counts. Start value of Fika. */
-const COUNTED_DROPS = 60
+export const COUNTED_DROPS = 60
 /** Whether a volume in µl is said in drops. */
 export const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS
 /**
@@ -29,8 +29,8 @@ export const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= 
  * @param with_ the largest of the amounts it stands beside, so that they are said in one unit
  */
 export const formatSmall = (ul: number, with_ = ul) => (isCounted(with_) ? formatDrops(ul) : formatMl(ul))
-/** The same in the unit `formatSmall` does not use. */
-export const formatSmallBeside = (ul: number) => (isCounted(ul) ? formatMl(ul) : formatDrops(ul))
+/** The same in another unit than `formatSmall` uses: hundreds of drops help nobody. */
+export const formatSmallBeside = (ul: number) => (isCounted(ul) ? formatMl(ul) : formatFlOz(ul))
 /** Both systems side by side: `60 ml · 2.03 fl oz`. */
 export const formatVolume = (ul: number) => `${formatMl(ul)} · ${formatFlOz(ul)}`
 

@@ -41,7 +41,7 @@ describe('what a bottle needs', () => {
   ] as const)('%j: %j', (more, wanted) => expect(kinds(more)).toEqual(wanted))
   it('says what to do, with amounts', () => {
     expect(needs({ evaporatedUl: 4_000, levelTimeS: 1.4, expectedS: 2.1 })[0]!.todo).toMatch(
-      /lost 4.ml of water and thickened from 1\.4 to about 2\.1 s: 4.ml \(80.drops\) bring it back/,
+      /lost 4.ml of water and thickened from 1\.4 to about 2\.1 s: 4.ml \(0.14.fl.oz\) bring it back/,
     )
     expect(
       needs({ thinUl: 600, expectedS: 2.1, levelTimeS: 1.4, readAt: days(1), wantedS: [0.5, 1.5] })[0],

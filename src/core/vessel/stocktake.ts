@@ -14,8 +14,17 @@ export interface Difference {
   readonly sentence: string
 }
 
-/** What a kitchen scale cannot tell apart, mg: nearer than this to the books is as booked. */
+/** What no kitchen scale can tell apart, mg. */
 const UNTOLD_MG = 200
+/**
+ * What the scale at hand cannot tell apart, mg: nearer than this to the books is as booked. Its step is read off the
+ * weights: full and empty in whole grams are from a scale of 1 g, and each may be half of it off.
+ */
+const untoldMg = ({ grossMg, tareMg }: WeighInInput) =>
+  Math.max(
+    UNTOLD_MG,
+    ...[1000, 500].filter((step) => grossMg % step === 0 && tareMg % step === 0).map((step) => step / 2),
+  )
 
 const sum = (list: readonly { ul: number }[]) => list.reduce((s, p) => s + p.ul, 0)
 
@@ -28,7 +37,7 @@ export function explain(input: WeighInInput): Difference {
   const none = { bookedUl, measuredUl: null, evaporatedUl: 0, lostUl: 0, gainedUl: 0 }
   const bookedMg = input.tareMg + input.content.reduce((s, p) => s + p.ul * p.densityGPerMl, 0)
   const asBooked = { ...none, kind: 'as booked', measuredUl: bookedUl, sentence: 'As booked.' } as const
-  if (bookedUl > 0 && Math.abs(input.grossMg - bookedMg) <= UNTOLD_MG) return asBooked
+  if (bookedUl > 0 && Math.abs(input.grossMg - bookedMg) <= untoldMg(input)) return asBooked
   let found
   try {
     found = weighIn({ ...input, named: input.named ?? 'residue' })

@@ -20,7 +20,7 @@ describe('the advice in words', () => {
     expect(plain(advice({}))).toBe(
       '12 drops (0.60 ml) of water bring it to about 1.4 s. Eight times in ten it takes 8 drops to 18 drops.',
     )
-    expect(plain(advice({ waterUl: 8_000 }))).toMatch(/^8 ml \(160 drops\)/)
+    expect(plain(advice({ waterUl: 8_000 }))).toMatch(/^8 ml \(0.27 fl oz\)/)
     expect(adviceSteps(advice({})).replace(/\u00a0/g, ' ')).toBe('In two steps: 8 drops, stir and look, then 4 drops.')
     expect(adviceSteps(advice({ stepsUl: [300] }))).toBe('')
   })

@@ -54,7 +54,7 @@ export function GuideScreen({
   const sendTyped = (event: GuideEvent) => guide.send(event, true)
   const undo = state.canUndo ? () => send({ kind: 'undo' }) : undefined
   useHandKeys({ undo })
-  const pouring = pouringOf(plan, state, scale.grams)
+  const pouring = pouringOf(plan, state, scale.grams, scale.resolutionG)
   useTone(sound, pouring && scale.here ? pouring.leftUl / pouring.targetUl : null)
   useAwake()
   if (guide.mixing.ended) return <Ended vesselId={guide.mixing.vesselId} />

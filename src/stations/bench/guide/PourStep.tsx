@@ -22,7 +22,7 @@ const LATE_MS = 1500
 /** One line: how much still to pour, huge; by the scale, by a typed amount, or as planned. */
 export function PourStep({ plan, state, scale, send, sendTyped, units, say, sending }: StepProps) {
   const line = plan.lines[state.line]!
-  const pouring = pouringOf(plan, state, scale.grams)!
+  const pouring = pouringOf(plan, state, scale.grams, scale.resolutionG)!
   const { typed, setTyped, carry } = useTyped(sendTyped)
   // Of which line it was said that it is in, before the scale has shown it and stands.
   const [asked, setAsked] = useState<{ line: number; late: boolean }>()

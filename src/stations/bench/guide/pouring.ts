@@ -15,8 +15,14 @@ export interface Pouring {
 /**
  * How much of a line is in and how much is missing.
  * @param grossG what the scale shows, its own tare added back; null without a scale
+ * @param resolutionG the smallest step it shows
  */
-export function pouringOf(plan: GuidePlan, state: GuideState, grossG: number | null): Pouring | undefined {
+export function pouringOf(
+  plan: GuidePlan,
+  state: GuideState,
+  grossG: number | null,
+  resolutionG = 0,
+): Pouring | undefined {
   const line = plan.lines[state.line]
   if (!line) return undefined
   const targetUl = state.targetsUl[state.line]!
@@ -29,7 +35,7 @@ export function pouringOf(plan: GuidePlan, state: GuideState, grossG: number | n
     inUl,
     leftUl,
     leftG: (leftUl / 1000) * line.densityGPerMl,
-    isThere: Math.abs(leftUl) <= toleranceUl(targetUl),
+    isThere: Math.abs(leftUl) <= toleranceUl(targetUl, (1000 * resolutionG) / line.densityGPerMl),
   }
 }
 

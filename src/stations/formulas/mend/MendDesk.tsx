@@ -13,7 +13,7 @@ import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf, packOptics } from '@/core/colour/packOptics'
 import { dryOf, wetDryShift } from '@/core/colour/wetDry'
 import { sureWords } from '@/core/colour/sureWords'
-import { formatGrams, formatMl, formatSmall, massMg } from '@/core/quantity/format'
+import { COUNTED_DROPS, formatGrams, formatMl, formatSmall, massMg } from '@/core/quantity/format'
 import { DROP_UL } from '@/core/quantity/units'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'
@@ -257,10 +257,9 @@ export function MendDesk({
   )
 }
 
-/** More drops than anybody counts: then it is said in ml. */
-const MOST_DROPS = 40
+/** Drops while anybody counts them, else ml. */
 const added = (a: Mend['additions'][number]): [string, string] => {
-  if (a.drops <= MOST_DROPS) return [String(a.drops), a.drops === 1 ? 'drop' : 'drops']
+  if (a.drops <= COUNTED_DROPS) return [String(a.drops), a.drops === 1 ? 'drop' : 'drops']
   const [number = '', unit = ''] = formatMl(a.ul).split(/\s/)
   return [number, unit]
 }
@@ -332,7 +331,7 @@ function Result({
               <span>
                 {asked.pool[a.paint]!.name}{' '}
                 <small className="muted">
-                  {a.drops > MOST_DROPS
+                  {a.drops > COUNTED_DROPS
                     ? formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl))
                     : formatMl(a.ul)}
                 </small>
