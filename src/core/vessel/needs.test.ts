@@ -52,9 +52,9 @@ describe('what a bottle needs', () => {
     })
     const thick = (roomUl: number) =>
       needs({ thinUl: 7_000, expectedS: 2.1, levelTimeS: 1.4, readAt: days(1), wantedS: [0.5, 1.5], roomUl })[0]!.todo
-    expect(thick(7_000)).toMatch(/are wanted: 7.ml \(140.drops\) of water bring it there\.$/)
+    expect(thick(7_000)).toMatch(/are wanted: 7.ml \(0.24.fl.oz\) of water bring it there\.$/)
     expect(thick(3_500)).toMatch(
-      /3\.50.ml \(70.drops\) of water are all that the limit leaves room for, then 10.ml of medium; time it again\.$/,
+      /3\.50.ml \(0.12.fl.oz\) of water are all that the limit leaves room for, then 10.ml of medium; time it again\.$/,
     )
     expect(thick(0)).toMatch(/it has all the water it may have, so add 20.ml of medium; time it again\.$/)
     expect(needs({ restUntil: days(-1) })[0]).toMatchObject({ short: 'Rests until 2026-05-11', due: days(-1) })

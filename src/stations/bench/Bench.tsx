@@ -82,6 +82,7 @@ export function Bench({
             <div className="muted said">{formatFlOz(view.totalUl)}</div>
           </div>
           {view.water ? <WaterMeter view={view} /> : null}
+          {view.hides ? <p className="muted">{view.hides}</p> : null}
         </div>
         <div className="grid">
           <AmountsPanel draft={draft} change={change} view={view} />

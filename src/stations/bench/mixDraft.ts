@@ -12,6 +12,7 @@ import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
 import { readTyped } from '@/core/quantity/typed'
 import type { Material } from '@/db/materials/mixable'
+import { hidingWords } from './hiding'
 
 /** What stands on the bench, as typed. */
 export interface Draft {
@@ -57,6 +58,8 @@ export interface MixView {
   /** What the paints turn into, and how sure that is. */
   readonly colour: { readonly hex: string; readonly how: string; readonly next: string | null } | undefined
   readonly water: WaterVerdict | undefined
+  /** How it hides once it is dry, see `hidingWords`. */
+  readonly hides: string | undefined
   readonly cost: Cost
   /** Sentences about what was typed and cannot be read. */
   readonly problems: readonly string[]
@@ -145,6 +148,7 @@ export function benchView(
     extraUl: 0,
     colour: colourOf(paints),
     water: undefined,
+    hides: undefined,
     cost: costOf([]),
     problems,
     short: [],
@@ -212,6 +216,7 @@ export function benchView(
       })),
       waterRule,
     ),
+    hides: hidingWords(lines.map((l) => ({ material: l.material, ul: l.targetUl }))),
     cost: costOf(
       lines.map((l) => ({ ul: l.targetUl, priceMinor: l.material.priceMinor, sizeUl: l.material.containerUl })),
     ),
