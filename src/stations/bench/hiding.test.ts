@@ -11,7 +11,8 @@ const mix = (paintUl: number, mediumUl: number) =>
 
 describe('what medium does to hiding, in words', () => {
   it('says how it covers, and what more paint would bring', () => {
-    expect(mix(100_000, 200_000)).toMatch(/^In a usual pour it covers 0\.[89]\d, where 1 hides all\.$/)
+    expect(mix(100_000, 20_000)).toBe('In a usual pour it hides all that lies beneath.')
+    expect(mix(100_000, 300_000)).toMatch(/^In a usual pour it covers 0\.[89]\d, where 1 hides all\.$/)
     const thin = mix(10_000, 110_000)!
     expect(thin).toMatch(
       /^In a usual pour it covers 0\.[3456]\d, where 1 hides all: washed out by the medium\. [\d.]+ ml more/,

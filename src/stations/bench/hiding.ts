@@ -26,6 +26,7 @@ export function hidingWords(lines: readonly { material: Material; ul: number }[]
   const carrier = lines.reduce((sum, l) => sum + (l.material.kind === 'paint' ? 0 : l.ul), 0)
   const contrast = carriedContrast(paints, carrier)
   const said = `In a usual pour it covers ${contrast.toFixed(2)}, where 1 hides all`
+  if (contrast >= 0.98) return 'In a usual pour it hides all that lies beneath.'
   if (contrast >= COVERS || carrier === 0) return `${said}.`
   const times = paintFor(paints, carrier)
   const ul = paints.reduce((sum, p) => sum + p.amount, 0)

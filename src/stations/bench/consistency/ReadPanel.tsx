@@ -38,8 +38,8 @@ export function ReadPanel({ bottle, pairs }: { bottle: DeskBottle; pairs: Consis
         value={how}
         onChange={setChosen}
         options={[
-          { value: 'stopwatch', label: 'Time the mound' },
-          { value: 'run', label: 'Run on a card' },
+          { value: 'stopwatch', label: 'Mound' },
+          { value: 'run', label: 'Card' },
           { value: 'flow cup', label: 'Flow cup' },
         ]}
         className="apart"
