@@ -108,7 +108,7 @@ export function PaintingCosts({
               onChange={(way) => set(i, lineOf(priced.find((e) => keyOf(e) === way)!))}
               options={priced.map((e) => ({
                 value: keyOf(e),
-                label: `${e.paint.name} · ${e.paint.maker}, ${formatMl(e.sizeUl)}, ${e.words}`,
+                label: `${e.paint.name} ${formatMl(e.sizeUl)}, ${e.words} · ${e.paint.maker}`,
               }))}
               className="w280"
             />
