@@ -105,6 +105,8 @@ describe('the catalogue as JSON', () => {
         tags: ['sea'],
         tintHex: '#6aaab6',
         tintWhiteShare: 0.9,
+        pigmentShare: 0.2,
+        paintedWith: { whiteId: null, blackId: navy },
         substitutes: [navy],
         flags: [{ role: 'top', rule: 'avoid', reason: 'dull' }],
         ...look,

@@ -43,6 +43,7 @@ const said = fc.oneof(
   fc.record({
     ...shared,
     kind: fc.constant('paint' as const),
+    pigmentShare: share,
     body: fc.constantFrom(...BODIES),
     opacity: fc.constantFrom(...OPACITIES),
     contrastRatio: maybe(share),
@@ -65,6 +66,7 @@ const said = fc.oneof(
   fc.record({
     ...shared,
     kind: fc.constantFrom('medium' as const, 'additive' as const),
+    pigmentShare: share,
     mediumKind: fc.constantFrom(...MEDIUM_KINDS),
     waterShare: share,
     effects: maybe(
