@@ -1,12 +1,14 @@
 import { forecast, type Belief } from './dilution'
 
+// Taken out of the global once: inner loops run where a look-up of `Math` is not free.
+const { abs, exp, log, max, sqrt } = Math
+
 /** Standard normal distribution function, by Abramowitz & Stegun 7.1.26 (|error| < 1.5e-7). */
 export function normalCdf(x: number): number {
-  const z = Math.abs(x) / Math.SQRT2
+  const z = abs(x) / Math.SQRT2
   const t = 1 / (1 + 0.3275911 * z)
   const erf =
-    1 -
-    t * Math.exp(-z * z) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
+    1 - t * exp(-z * z) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
   return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
 }
 
@@ -58,7 +60,7 @@ export function thinWithin(wantedUl: number, roomUl: number): { readonly waterUl
 
 /** A band that begins at nothing is taken to begin at this share of its upper end. Start value of Fika. */
 const OPEN_BAND = 0.4
-const GRID = 600
+const GRID = 100
 /** The mound is judged again by hand: no advice is surer than that, σ of ln t. Start value of Fika. */
 const JUDGED_SIGMA = 0.07
 
@@ -78,20 +80,26 @@ export const aimOf = (band: readonly [number, number]) => Math.sqrt(closed(band)
  */
 const SHAPES: readonly { readonly weight: number; readonly fall: (b: number, d: number) => number }[] = [
   { weight: 0.4, fall: (b, d) => b * d },
-  { weight: 0.25, fall: (b, d) => SUSPENSION * Math.log(1 + (b / SUSPENSION) * (d / (1 + d))) },
+  { weight: 0.25, fall: (b, d) => SUSPENSION * log(1 + (b / SUSPENSION) * (d / (1 + d))) },
   { weight: 0.2, fall: (b, d) => 0.75 * b * d },
   { weight: 0.15, fall: (b, d) => (b * d * d) / (d + LATE) },
 ]
 const SUSPENSION = 1.5
 const LATE = 0.03
 
-/** ln t at a water content as each shape has it: means, one standard deviation, and how much each is believed. */
-function outlook(belief: Belief, x: number, read: readonly number[]) {
+/**
+ * How likely ln t at a water content is below a value, over all shapes.
+ * @param by how a hand that judges it errs, σ of ln t
+ */
+function chanceBelow(value: number, belief: Belief, x: number, read: readonly number[], by: number): number {
   const { lnT, sd } = forecast(belief, x)
-  const near = read.reduce((best, w) => (Math.abs(w - x) < Math.abs(best - x) ? w : best))
-  const [b, d] = [Math.max(belief.b, 0.5), Math.abs(x - near)]
-  const way = x >= near ? 1 : -1
-  return SHAPES.map(({ weight, fall }) => ({ weight, lnT: lnT + way * (b * d - fall(b, d)), sd }))
+  let near = read[0]!
+  for (const w of read) if (abs(w - x) < abs(near - x)) near = w
+  const [b, d] = [max(belief.b, 0.5), abs(x - near)]
+  const [way, s] = [x >= near ? 1 : -1, max(1e-6, sqrt(sd * sd + by * by))]
+  let sum = 0
+  for (const { weight, fall } of SHAPES) sum += weight * normalCdf((value - lnT - way * (b * d - fall(b, d))) / s)
+  return sum
 }
 
 /**
@@ -102,13 +110,9 @@ export function adviseWater({ belief, w, undilutedUl, bandS, roomUl, readW }: Ad
   const [least, most] = closed(bandS)
   const aim = Math.log(aimOf(bandS))
   const read = [w, ...(readW ?? [])]
-  /** How likely ln t at `x` is below a value, the hand that judges it erring by `by`. */
-  const below = (value: number, x: number, by: number) =>
-    outlook(belief, x, read).reduce(
-      (sum, { weight, lnT, sd }) => sum + weight * normalCdf((value - lnT) / Math.max(1e-6, Math.hypot(sd, by))),
-      0,
-    )
-  const chanceAt = (x: number) => below(Math.log(most), x, JUDGED_SIGMA) - below(Math.log(least), x, JUDGED_SIGMA)
+  const below = (value: number, x: number, by: number) => chanceBelow(value, belief, x, read, by)
+  const [upper, lower] = [log(most), log(least)]
+  const chanceAt = (x: number) => below(upper, x, JUDGED_SIGMA) - below(lower, x, JUDGED_SIGMA)
   const now = forecast(belief, w)
   const b = Math.max(belief.b, 0.5)
   // Past this nothing is left to gain: the mean is well below the band.
@@ -120,11 +124,16 @@ export function adviseWater({ belief, w, undilutedUl, bandS, roomUl, readW }: Ad
     const c = chanceAt(x)
     if (c > chance) [best, chance] = [x, c]
   }
+  for (let step = (far - w) / GRID / 2; step * undilutedUl > 50 && step > 0; step /= 2)
+    for (const x of [best - step, best + step]) {
+      const c = x > w ? chanceAt(x) : 0
+      if (c > chance) [best, chance] = [x, c]
+    }
   const toUl = (x: number) => Math.max(0, Math.round((x - w) * undilutedUl))
   // P(the true need is below x) = P(ln t at x is below the aim).
   const need = (share: number) => {
     let [low, high] = [w, far + 12 / b]
-    for (let i = 0; i < 50; i++) {
+    for (let i = 0; i < 30; i++) {
       const mid = (low + high) / 2
       if (below(aim, mid, 0) < share) low = mid
       else high = mid
