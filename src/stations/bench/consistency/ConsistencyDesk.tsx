@@ -185,7 +185,7 @@ function Reading({
                 : advice.mediumUl
                   ? `${formatMl(advice.mediumUl)} medium`
                   : '—'}
-            {firstUl > 0 && advice.stepsUl.length > 1 ? <span className="muted fine"> first</span> : null}
+            {firstUl > 0 && advice.stepsUl.length > 1 ? <small className="muted"> first</small> : null}
           </div>
           <p className="near">
             {adviceSentence(advice)} {adviceSteps(advice)}
