@@ -1,6 +1,5 @@
 import { Invalid } from '../errors'
-import { FILM_THICKNESS, overCard, paintScatter, type FilmPaint } from './film'
-import { mixOptics } from './kubelkaMunk'
+import { filmOfMix, overCard, type FilmPaint } from './film'
 
 /** A paint in a mix that is carried by medium and water. */
 export interface CarriedPaint extends FilmPaint {
@@ -22,30 +21,15 @@ export const COVERS = 0.7
  * @returns the contrast ratio of the film (Y over black ÷ Y over white, ISO 6504-3)
  * @throws Invalid where there is no paint in it
  */
-export function carriedContrast(paints: readonly CarriedPaint[], carrier: number): number {
-  const total = paints.reduce((sum, p) => sum + p.amount, 0)
-  if (!(total > 0)) throw new Invalid('There is no paint in it, so nothing hides. Choose a paint.')
-  const mean = (value: (p: CarriedPaint) => number) => paints.reduce((sum, p) => sum + (p.amount / total) * value(p), 0)
-  return overCard({
-    optics: mixOptics(
-      paints.map((p) => p.optics),
-      paints.map((p) => p.amount),
-    ),
-    scatter: mean(paintScatter),
-    thickness: (POURED_MM / DRAWN_MM) * (total / (total + carrier)) * mean((p) => FILM_THICKNESS[p.body]),
-  }).contrastRatio
-}
+export const carriedContrast = (paints: readonly CarriedPaint[], carrier: number): number =>
+  pouredFilm(paints, carrier)(1)
 
 /**
  * How many times as much of its paint a mix needs to hide so well, everything else as it is.
  * @returns 1 where it does already; undefined where even paint alone does not
  */
 export function paintFor(paints: readonly CarriedPaint[], carrier: number, contrast = COVERS): number | undefined {
-  const at = (times: number) =>
-    carriedContrast(
-      paints.map((p) => ({ ...p, amount: p.amount * times })),
-      carrier,
-    )
+  const at = pouredFilm(paints, carrier)
   if (at(1) >= contrast) return 1
   let [low, high] = [1, 2]
   while (at(high) < contrast) {
@@ -58,4 +42,16 @@ export function paintFor(paints: readonly CarriedPaint[], carrier: number, contr
     else high = middle
   }
   return high
+}
+
+/** Contrast ratio of the film a pour leaves by how many times the paint is in it: more of it only makes it thicker. */
+function pouredFilm(paints: readonly CarriedPaint[], carrier: number): (times: number) => number {
+  const amounts = paints.map((p) => p.amount)
+  const total = amounts.reduce((a, b) => a + b, 0)
+  if (!(total > 0)) throw new Invalid('There is no paint in it, so nothing hides. Choose a paint.')
+  const usual = filmOfMix(paints, amounts)
+  return (times) => {
+    const share = (total * times) / (total * times + carrier)
+    return overCard({ ...usual, thickness: (POURED_MM / DRAWN_MM) * share * usual.thickness }).contrastRatio
+  }
 }

@@ -1,8 +1,7 @@
 import type { Body, Opacity } from '../paint/properties'
-import type { Optics } from './kubelkaMunk'
 import { BANDS, W_Y } from './observer'
-import { toInternal, toMeasured } from './kubelkaMunk'
-import { DARKEST, type Reflectance } from './reflectance'
+import { internalOf, mixOptics, toMeasured, type Optics } from './kubelkaMunk'
+import type { Reflectance } from './reflectance'
 
 /**
  * Contrast ratio of a usual film by opacity class. Opaque: at least 0.98 (ISO 6504-3, from memory); the others lie
@@ -65,7 +64,7 @@ export interface Film {
  */
 export function layeredReflectance(films: readonly Film[], backing: ArrayLike<number>): Reflectance {
   return Float64Array.from({ length: BANDS }, (_, i) => {
-    let r = toInternal(Math.min(0.9999, Math.max(DARKEST, backing[i]!)))
+    let r = internalOf(backing[i]!)
     for (const { optics, scatter, thickness } of films)
       r = filmReflectance((optics.k[i]! / optics.s[i]!) * scatter, scatter, thickness, r)
     return toMeasured(r)
@@ -136,4 +135,26 @@ export function paintScatter({ optics, opacity, contrastRatio, body }: FilmPaint
     (contrastRatio ? scatterFromContrast(optics, thickness, contrastRatio) : undefined) ??
     scatterFromContrast(optics, thickness, CLASS_CONTRAST[opacity])!
   )
+}
+
+/**
+ * The usual film of a mix: its colour, and the means of its paints' scattering and thickness by volume.
+ * @param amounts volumes by paint, any unit, at least one above 0
+ * @param scatterOf where it is known already: it is searched for, which takes a while
+ */
+export function filmOfMix<P extends FilmPaint>(
+  paints: readonly P[],
+  amounts: readonly number[],
+  scatterOf: (p: P) => number = paintScatter,
+): Film {
+  const total = amounts.reduce((a, b) => a + b, 0)
+  const mean = (value: (p: P) => number) => paints.reduce((sum, p, i) => sum + (amounts[i]! / total) * value(p), 0)
+  return {
+    optics: mixOptics(
+      paints.map((p) => p.optics),
+      amounts,
+    ),
+    scatter: mean(scatterOf),
+    thickness: mean((p) => FILM_THICKNESS[p.body]),
+  }
 }

@@ -26,8 +26,10 @@ export const withoutSpecular = (r: number) => Math.max(DARKEST, toMeasured(toInt
 export const kOverS = (r: number) => ((1 - r) * (1 - r)) / (2 * r)
 
 const LIGHTEST = 0.9999
-/** K/S of an opaque layer from its reflectance as seen, held to what paint can reflect. */
-export const ratioOf = (r: number) => kOverS(toInternal(min(LIGHTEST, max(DARKEST, r))))
+/** Internal reflectance of what is seen, held to what paint can reflect. */
+export const internalOf = (r: number) => toInternal(min(LIGHTEST, max(DARKEST, r)))
+/** K/S of an opaque layer from its reflectance as seen. */
+export const ratioOf = (r: number) => kOverS(internalOf(r))
 
 // The loops below are the hottest of every search. BANDS and 1 − SAUNDERSON_K2 stand in them as plain numbers: a literal
 // bound spares the range checks, a quarter of the time. The tests hold them to the named constants.

@@ -1,4 +1,4 @@
-import { FLAKES } from '../paint/sheenOfMix'
+import { anyFlakes } from '../paint/sheenOfMix'
 import type { Sheen } from '../paint/properties'
 import type { Optics } from './kubelkaMunk'
 import { chroma } from './lab'
@@ -28,7 +28,6 @@ export interface Neighbour {
 /** What two paints become where they run into each other, 1 : 1 by volume. Flakes make no mud. */
 export function pairMix(a: Neighbour, b: Neighbour): PairMix {
   const both = [a.optics, b.optics]
-  const flakes = FLAKES.includes(a.sheen) || FLAKES.includes(b.sheen)
   const [ca, cb] = [chroma(a.lab), chroma(b.lab)]
   const mean = (ca + cb) / 2
   const lab = mixToLab(both, [1, 1])
@@ -37,6 +36,6 @@ export function pairMix(a: Neighbour, b: Neighbour): PairMix {
     hex: mixToHex(both, [1, 1])!,
     lab,
     chromaKept,
-    muddy: !flakes && ca >= COLOURFUL && cb >= COLOURFUL && chromaKept < KEPT,
+    muddy: !anyFlakes(a, b) && ca >= COLOURFUL && cb >= COLOURFUL && chromaKept < KEPT,
   }
 }

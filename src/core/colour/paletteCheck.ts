@@ -1,6 +1,6 @@
 import type { PairVerdict } from './pairVerdicts'
 import type { Sheen } from '../paint/properties'
-import { FLAKES } from '../paint/sheenOfMix'
+import { anyFlakes } from '../paint/sheenOfMix'
 import type { Optics } from './kubelkaMunk'
 import { chroma, hue } from './lab'
 import { pairMix, type PairMix } from './mud'
@@ -39,8 +39,7 @@ const isPink = (lab: Triple) => (hue(lab) >= 305 || hue(lab) <= 35) && chroma(la
 
 /** Whether white beside this colour goes pink, by the mix of the two itself. Flakes tint nothing. */
 function tints(a: PaletteColour, b: PaletteColour, mix: PairMix): boolean {
-  const flakes = FLAKES.includes(a.sheen) || FLAKES.includes(b.sheen)
-  return !flakes && isWhite(a.lab) !== isWhite(b.lab) && isPink(mix.lab)
+  return !anyFlakes(a, b) && isWhite(a.lab) !== isWhite(b.lab) && isPink(mix.lab)
 }
 
 /** Every pair of a palette: what it turns into, whether to keep it apart, and what to put between. */
@@ -69,7 +68,7 @@ function bufferOf(palette: readonly PaletteColour[], pairs: readonly Pair[], { a
     if (i === a || i === b) return []
     const [left, right] = [pairOf(i, a), pairOf(i, b)]
     if (left.verdict === 'apart' || right.verdict === 'apart') return []
-    const usual = isWhite(colour.lab) || FLAKES.includes(colour.sheen) ? 1 : 0
+    const usual = isWhite(colour.lab) || anyFlakes(colour) ? 1 : 0
     return [{ i, score: usual + Math.min(1, left.mix.chromaKept) + Math.min(1, right.mix.chromaKept) }]
   })
   return ranked.sort((x, y) => y.score - x.score)[0]?.i

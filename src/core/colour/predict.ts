@@ -1,9 +1,9 @@
 import { isNoPromise, sheenOfMix, sheenShares, SHOWY, type SheenShare } from '../paint/sheenOfMix'
 import type { Sheen } from '../paint/properties'
 import { deltaE00 } from './deltaE00'
-import { FILM_THICKNESS, hidingThickness, overCard, paintScatter, type Film, type FilmPaint } from './film'
+import { filmOfMix, hidingThickness, overCard, type Film, type FilmPaint } from './film'
 import { showOnScreen } from './gamut'
-import { mixOptics, mixReflectance, type Optics } from './kubelkaMunk'
+import { mixReflectance, type Optics } from './kubelkaMunk'
 import { xyzToLab } from './lab'
 import { labGradient } from './calibrate'
 import { mixToLab } from './mixColour'
@@ -74,11 +74,8 @@ export function predict(paints: readonly FormulaPaint[], amounts: readonly numbe
   const reflectance = mixReflectance(optics, amounts)
   const lab = xyzToLab(reflectanceToXyz(reflectance))
   const { hex, clipped } = showOnScreen(lab)
-  const total = amounts.reduce((a, b) => a + b, 0)
-  const mean = (value: (p: FormulaPaint) => number) =>
-    paints.reduce((sum, p, i) => sum + (amounts[i]! / total) * value(p), 0)
-  const usual = mean((p) => FILM_THICKNESS[p.body])
-  const laid: Film = { optics: mixOptics(optics, amounts), scatter: mean(paintScatter), thickness: film * usual }
+  const usual = filmOfMix(paints, amounts)
+  const laid: Film = { ...usual, thickness: film * usual.thickness }
   const card = overCard(laid)
   const hides = hidingThickness(laid)
   const hexOf = (r: Reflectance) => showOnScreen(xyzToLab(reflectanceToXyz(r))).hex
@@ -92,7 +89,7 @@ export function predict(paints: readonly FormulaPaint[], amounts: readonly numbe
     overWhite: hexOf(card.overWhite),
     overBlack: hexOf(card.overBlack),
     contrastRatio: card.contrastRatio,
-    hidesAt: hides === undefined ? undefined : hides / usual,
+    hidesAt: hides === undefined ? undefined : hides / usual.thickness,
     film: laid,
     sheens,
     sheen: sheenOfMix(sheens),

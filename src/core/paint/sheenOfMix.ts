@@ -4,6 +4,9 @@ import type { Sheen } from './properties'
 export const SHOWY: readonly Sheen[] = ['metallic', 'pearl', 'colour-shift', 'glitter', 'fluorescent']
 /** Flakes alone: they lie in a paint rather than colour it, so they make no mud and tint nothing. */
 export const FLAKES: readonly Sheen[] = ['metallic', 'pearl', 'colour-shift', 'glitter']
+/** Whether any of some colours is flakes. */
+export const anyFlakes = (...colours: readonly { readonly sheen: Sheen }[]) =>
+  colours.some((c) => FLAKES.includes(c.sheen))
 /** Share of the paint from which such a sheen is drawn, and from which a computed colour is no promise. Start values of Fika. */
 const SHOWS = 0.1
 const NO_PROMISE = 0.03

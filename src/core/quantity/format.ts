@@ -21,7 +21,7 @@ export const formatDrops = (ul: number) => {
   return `${drops}${NB}${drops === 1 ? 'drop' : 'drops'}`
 }
 /** More drops than this nobody counts. Start value of Fika. */
-export const COUNTED_DROPS = 60
+const COUNTED_DROPS = 60
 /** Whether a volume in µl is said in drops. */
 export const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS
 /**

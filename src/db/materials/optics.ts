@@ -81,7 +81,7 @@ export async function recalibrate(tx: Tx, changed: readonly string[]): Promise<v
   const swatches = (list: readonly string[]) =>
     tx.q<Row>(`select ${SWATCHES} from paint where studio_id = $1 and material_id = any ($2)`, [tx.studioId, list])
   const own = await swatches(ids)
-  const painted = own.flatMap(({ paintedWith: { whiteId, blackId } }) => [whiteId ?? [], blackId ?? []].flat())
+  const painted = own.flatMap((p) => Object.values(p.paintedWith).filter((id) => id !== null))
   const partners = new Set([...mixes.flatMap((m) => m.parts.map((p) => p.paintId)), ...painted])
   for (const id of ids) partners.delete(id)
   const held = new Map<string, Optics>(STANDARDS)

@@ -1,7 +1,6 @@
 import type { Sheen } from '../../paint/properties'
 import { isNoPromise, sheenOfMix, sheenShares } from '../../paint/sheenOfMix'
-import { FILM_THICKNESS, overCard, paintScatter, type FilmPaint } from '../film'
-import { mixOptics } from '../kubelkaMunk'
+import { filmOfMix, overCard, paintScatter, type FilmPaint } from '../film'
 import type { WholeParts } from './wholeParts'
 
 /** What is weighed of a paint beside its colour. */
@@ -41,8 +40,8 @@ export function rank(found: readonly WholeParts[], paints: readonly RankedPaint[
     return seen.has(key) ? false : seen.add(key)
   })
   // A paint's scattering is searched for: once, not for every formula it takes part in.
-  const scatter = new Map<number, number>()
-  for (const i of new Set(list.flatMap((f) => f.set))) scatter.set(i, paintScatter(paints[i]!))
+  const used = new Set(list.flatMap((f) => f.set.map((i) => paints[i]!)))
+  const scatter = new Map([...used].map((p) => [p, paintScatter(p)]))
   const described = list.map((f) => describe(f, paints, scatter))
   const prices = described.flatMap((d) => d.perMl ?? [])
   const cheapest = prices.length ? Math.min(...prices) : 0
@@ -52,7 +51,7 @@ export function rank(found: readonly WholeParts[], paints: readonly RankedPaint[
 function describe(
   f: WholeParts,
   all: readonly RankedPaint[],
-  scatter: ReadonlyMap<number, number>,
+  scatter: ReadonlyMap<RankedPaint, number>,
 ): Omit<Candidate, 'score'> {
   const paints = f.set.map((i) => all[i]!)
   const total = f.parts.reduce((a, b) => a + b, 0)
@@ -62,14 +61,7 @@ function describe(
   return {
     ...f,
     perMl: paints.some((p) => p.perMl === null) ? null : mean((p) => p.perMl!),
-    contrastRatio: overCard({
-      optics: mixOptics(
-        paints.map((p) => p.optics),
-        f.parts,
-      ),
-      scatter: f.set.reduce((sum, i, k) => sum + (f.parts[k]! / total) * scatter.get(i)!, 0),
-      thickness: mean((p) => FILM_THICKNESS[p.body]),
-    }).contrastRatio,
+    contrastRatio: overCard(filmOfMix(paints, f.parts, (p) => scatter.get(p)!)).contrastRatio,
     pigments: [...new Set(paints.flatMap((p) => p.pigments))],
     sheen: sheenOfMix(shares),
     promise: !isNoPromise(shares),

@@ -1,13 +1,10 @@
 'use client'
 
-import { Button, Input, Select } from 'antd'
+import { Input, Select } from 'antd'
 import { useState } from 'react'
 import { cupFor, FLOW_CUPS, kinematicViscosity, secondsPerNu } from '@/core/consistency/flowCup'
 import { parseNumber } from '@/core/quantity/number'
-import { Notice } from '@/ui/frame/Notice'
-import { useAttempt } from '@/ui/hooks/useAttempt'
-import { useSend } from '@/ui/hooks/useSend'
-import { readBottleAction } from './actions'
+import { KeepOther, useOtherReading } from './OtherReading'
 import type { ConsistencyData } from './queries'
 
 /** A flow cup in one run is about as sure as this, σ of ln ν. Start value of Fika. */
@@ -26,19 +23,16 @@ export function CupReading({
   const pairs = both.flatMap(({ levelTimeS, nu }) => (nu === null ? [] : [{ levelTimeS, nu }]))
   const [cup, setCup] = useState(() => cupFor(expectedS / secondsPerNu(pairs)).key)
   const [seconds, setSeconds] = useState('')
-  const { unreadable, attempt } = useAttempt()
-  const { send, pending, refusal } = useSend<null>()
-  const keep = () =>
-    attempt(() => {
+  const kept = useOtherReading(
+    vesselId,
+    CUP_SIGMA,
+    pairs.length,
+    () => {
       const nu = kinematicViscosity(cup, parseNumber(seconds) ?? NaN)
-      const levelTimeS = Math.min(600, nu * secondsPerNu(pairs))
-      const sigma = CUP_SIGMA + (pairs.length ? 0.1 : 0.3)
-      send(
-        (requestId) => readBottleAction({ requestId, vesselId, levelTimeS, sigma, tries: [], how: 'flow cup', nu }),
-        () => setSeconds(''),
-        'Reading kept',
-      )
-    })
+      return { levelTimeS: Math.min(600, nu * secondsPerNu(pairs)), how: 'flow cup', nu }
+    },
+    () => setSeconds(''),
+  )
   const chosen = FLOW_CUPS.find((c) => c.key === cup)!
   return (
     <>
@@ -60,20 +54,13 @@ export function CupReading({
             inputMode="decimal"
             placeholder="45"
             onChange={(e) => setSeconds(e.target.value)}
-            onPressEnter={keep}
+            onPressEnter={kept.keep}
           />
         </label>
       </div>
-      <p className="muted">
-        {chosen.source}; good for {chosen.rangeS[0]} to {chosen.rangeS[1]} s.{' '}
-        {pairs.length
-          ? `Read as level time by ${pairs.length} mixes that were read both ways.`
-          : 'Read as level time by a start value until mixes were read both ways.'}
-      </p>
-      <Button type="primary" size="large" loading={pending} onClick={keep}>
-        Keep the reading
-      </Button>
-      {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
+      <KeepOther of={kept}>
+        {chosen.source}; good for {chosen.rangeS[0]} to {chosen.rangeS[1]} s.
+      </KeepOther>
     </>
   )
 }

@@ -13,7 +13,7 @@ import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf, packOptics } from '@/core/colour/packOptics'
 import { dryOf, wetDryShift } from '@/core/colour/wetDry'
 import { sureWords } from '@/core/colour/sureWords'
-import { COUNTED_DROPS, formatGrams, formatMl, formatSmall, massMg } from '@/core/quantity/format'
+import { formatGrams, formatMl, formatSmall, isCounted, massMg } from '@/core/quantity/format'
 import { DROP_UL } from '@/core/quantity/units'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'
@@ -259,8 +259,7 @@ export function MendDesk({
 
 /** Drops while anybody counts them, else ml. */
 const added = (a: Mend['additions'][number]): [string, string] => {
-  if (a.drops <= COUNTED_DROPS) return [String(a.drops), a.drops === 1 ? 'drop' : 'drops']
-  const [number = '', unit = ''] = formatMl(a.ul).split(/\s/)
+  const [number = '', unit = ''] = formatSmall(a.ul).split(/\s/)
   return [number, unit]
 }
 
@@ -331,9 +330,7 @@ function Result({
               <span>
                 {asked.pool[a.paint]!.name}{' '}
                 <small className="muted">
-                  {a.drops > COUNTED_DROPS
-                    ? formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl))
-                    : formatMl(a.ul)}
+                  {isCounted(a.ul) ? formatMl(a.ul) : formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl))}
                 </small>
               </span>
             </p>

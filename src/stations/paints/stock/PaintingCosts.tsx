@@ -3,7 +3,7 @@
 import { readTyped } from '@/core/quantity/typed'
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
-import { paintingCost } from '@/core/purchase/cost'
+import { paintingCost, perMl } from '@/core/purchase/cost'
 import { breakEven } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
@@ -63,7 +63,7 @@ export function PaintingCosts({
     const entry = priced.find((e) => keyOf(e) === l.way) ?? priced[0]!
     return {
       entry,
-      perMl: (entry.eachMinor * 1000) / entry.sizeUl,
+      perMl: perMl(entry.eachMinor, entry.sizeUl),
       medium: Math.max(0, parseNumber(l.medium) ?? 0),
       water: Math.max(0, parseNumber(l.water) ?? 0),
     }

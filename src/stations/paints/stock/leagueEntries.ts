@@ -1,5 +1,6 @@
 import { houseRatioOf, type HouseRules } from '@/core/mix/houseRules'
 import { usualWater, type WaterRule } from '@/core/mix/waterLimit'
+import { formatRatio } from '@/core/quantity/ratio'
 import { offerCount, offerTotal, offerWords } from '@/core/purchase/offers'
 import type { LeagueEntry } from '@/core/purchase/league'
 import type { OfferRow, PricedPaint } from '@/db/materials/prices'
@@ -59,5 +60,4 @@ export function leagueEntries(
 
 /** `1 : 2 : 0.4` */
 export const ratioText = ({ medium, water }: { medium: number; water: number }) =>
-  ['1', formatParts(medium), ...(water > 0 ? [formatParts(water)] : [])].join(' : ')
-const formatParts = (parts: number) => String(Math.round(100 * parts) / 100)
+  formatRatio([1, medium, ...(water > 0 ? [water] : [])])
