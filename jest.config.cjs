@@ -3,6 +3,7 @@ module.exports = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{src,demo,bin,tests/system}/**/*.test.{ts,tsx}'],
   moduleNameMapper: {
+    '^fast-check$': '<rootDir>/tests/support/fastCheck.cjs',
     '\\.module\\.css$': '<rootDir>/tests/support/cssModule.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
   },

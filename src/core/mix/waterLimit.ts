@@ -174,5 +174,5 @@ function mediumBack(mix: Bearing, limit: number, medium: { tube: number; waterSh
     if (lacks(middle)) low = middle
     else high = middle
   }
-  return Math.ceil(high - 1e-3)
+  return Math.ceil(high)
 }
