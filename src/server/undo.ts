@@ -1,6 +1,7 @@
 import type { Tx } from '@/db/base/withStudio'
 import {
   finishUndone,
+  notWhileBack,
   mergeUndone,
   topUpUndone,
   undoMovement,
@@ -18,8 +19,8 @@ const FOLLOWERS: Followers = {
   purchase: [],
   mix: [useUndone],
   'top-up': [useUndone, topUpUndone],
-  pour: [pourUndone, surfacesReturned],
-  'take-out': [],
+  pour: [notWhileBack, pourUndone, surfacesReturned],
+  'take-out': [notWhileBack],
   discard: [],
   'weigh-in': [weighInUndone],
   finish: [finishUndone],
@@ -27,6 +28,7 @@ const FOLLOWERS: Followers = {
   split: [],
   merge: [mergeUndone],
   reclaim: [],
+  'pour-back': [topUpUndone],
 }
 
 /** Undoes a movement with all that followed from it. @throws as `undoMovement` does */

@@ -165,6 +165,16 @@ test('a batch in two containers is split, read, boxed and told alike; the plug p
     await expect(alike).toContainText('One batch')
     await page.getByRole('button', { name: 'The batch is done' }).click()
     await expect(page.getByRole('button', { name: 'Open it again' })).toBeVisible()
+
+    // On the rack with all that is in it: a double tap makes two bottles, not four.
+    const shelf = page.getByRole('region', { name: 'Book the containers' })
+    await choose(page, 'Medium of the batch', 'Kvarnby Flow')
+    await shelf.getByRole('button', { name: 'Book 2 bottles' }).dblclick()
+    const there = page.getByRole('region', { name: 'On the rack' })
+    await expect(there.getByRole('link')).toHaveCount(2)
+    await there.getByRole('link').first().click()
+    await page.waitForURL(/\/rack\//)
+    await expect(page.getByText(/2 Kvarnby Flow/).first()).toBeVisible()
   } finally {
     await reader.close()
   }

@@ -196,6 +196,7 @@ async function oneOfEverything(studioId: string) {
   const rows = await admin.query<{ what: string; id: string }>(
     `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
      union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
+     union all select 'poured', id::text from movement where studio_id = $1 and kind = 'pour'
      union all select 'code', code from bottle where studio_id = $1 and vessel_id = $3`,
     [studioId, paintId, bottle],
   )
@@ -256,6 +257,7 @@ const calls = (t: Things): readonly Call[] => {
     ['bookMixAction', 'NotFound', () => bookMixAction(t.mix(id(), 'Mine', 20_000))],
     ['bookMixAction', 'NotFound', () => bookMixAction({ ...t.mix(bottle, '', 20_000), into: 'top-up' })],
     ['takeOutAction', 'NotFound', () => rack.takeOutAction({ ...r, vesselId: bottle, ul: 1_000 })],
+    ['pourBackAction', 'NotFound', () => rack.pourBackAction({ ...r, vesselId: bottle, movementId: t.found.poured, ul: 500 })],
     ['weighInAction', 'NotFound', () => rack.weighInAction({ ...r, vesselId: bottle, grossMg: 100_000, tareMg: 30_000, named: 'spilled' })],
     ['editBottleAction', 'NotFound', () => rack.editBottleAction({ vesselId: bottle, label: 'Mine', role: 'pour' })],
     ['discardAction', 'NotFound', () => rack.discardAction({ ...r, vesselId: bottle })],
@@ -287,6 +289,7 @@ const calls = (t: Things): readonly Call[] => {
     ['measureFormulaAction', 'NotFound', () => formulas.measureFormulaAction({ formulaId: t.formula.id, version: 1, dryHex: '#112233' })],
     ['archiveFormulaAction', 'NotFound', () => formulas.archiveFormulaAction({ id: t.formula.id, archived: true })],
     ['saveBatchAction', 'NotFound', () => formulas.saveBatchAction({ ...t.batch, revision: 1, title: 'Mine' })],
+    ['bookBatchAction', 'NotFound', () => formulas.bookBatchAction({ ...r, batchId: t.batch.id, mediumId: t.other, waterId: t.water, restHours: 12, untrackedForRest: true })],
     ['savePlanAction', 'Conflict', () => savePlanAction(t.plan(id()))],
     ['dropPlanAction', 'NotFound', () => dropPlanAction({ id: t.open })],
     ['pourAction', 'NotFound', () => pourAction(t.pour(t.open))],

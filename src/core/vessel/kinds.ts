@@ -20,5 +20,6 @@ export const MOVEMENT_KINDS = [
   'split',
   'merge',
   'reclaim',
+  'pour-back',
 ] as const
 export type MovementKind = (typeof MOVEMENT_KINDS)[number]

@@ -1,17 +1,28 @@
 import type { InferType } from 'yup'
 import { NotFound } from '@/core/errors'
-import { mergeBottles, refreshKeep, type Booked, type MergeBottles, type RecipeSnapshot } from '../ledger'
+import {
+  mergeBottles,
+  refreshKeep,
+  refuseAdditive,
+  type Booked,
+  type MergeBottles,
+  type RecipeSnapshot,
+} from '../ledger'
 import type { Tx } from '../base/withStudio'
 import type { editBottleSchema } from './schema'
 
-/** Changes a bottle's name, role, palette, technique and notes; what is in it is the ledger's. @throws NotFound */
+/**
+ * Changes a bottle's name, role, palette, technique and notes; what is in it is the ledger's.
+ * @throws NotFound; Invalid for a role that what it holds does not bear
+ */
 export async function editBottle(tx: Tx, b: InferType<typeof editBottleSchema>): Promise<void> {
-  const found = await tx.q(
+  const [found] = await tx.q<{ additive: boolean }>(
     `update bottle set role = $3, notes = $4, palette = $5, technique = $6, is_reference = is_reference and palette = $5
-     where studio_id = $1 and vessel_id = $2 returning 1`,
+     where studio_id = $1 and vessel_id = $2 returning has_additive as additive`,
     [tx.studioId, b.vesselId, b.role, b.notes, b.palette, b.technique],
   )
-  if (found.length === 0) throw new NotFound('bottle')
+  if (!found) throw new NotFound('bottle')
+  if (found.additive) refuseAdditive(b.label, b.role)
   await tx.q('update vessel set label = $3 where studio_id = $1 and id = $2', [tx.studioId, b.vesselId, b.label])
   tx.touched.add('rack')
 }

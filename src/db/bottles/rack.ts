@@ -13,6 +13,7 @@ export interface RackBottle extends BottleFacts, Read {
   readonly sheen: string
   readonly isJar: boolean
   readonly isReference: boolean
+  readonly hasAdditive: boolean
 }
 
 /** The facts the rack shows; one that is missing here does not compile. */
@@ -40,6 +41,7 @@ const SHOWN: Readonly<Record<keyof RackBottle, true>> = {
   curveB: true,
   thickens: true,
   isReference: true,
+  hasAdditive: true,
 }
 const NAMES = Object.keys(SHOWN) as (keyof RackBottle)[]
 const ms = (column: string) => `(extract(epoch from ${column}) * 1000)::bigint`

@@ -41,6 +41,8 @@ export interface BottleFull extends Bottle {
   /** What ln of its level time rises by a day, see `Ageing`. */
   readonly thickens: number | null
   readonly isReference: boolean
+  /** Silicone or another additive is in it. */
+  readonly hasAdditive: boolean
 }
 
 /** Every fact of a bottle and what it is read from: `v` its vessel, `b` the bottle, `held` the sum of what it holds. */
@@ -72,6 +74,7 @@ export const FACTS: Readonly<Record<keyof BottleFull, string>> = {
   curveB: 'b.curve_b',
   thickens: 'b.thickens',
   isReference: 'b.is_reference',
+  hasAdditive: 'b.has_additive',
 }
 
 /** The facts that are times. */

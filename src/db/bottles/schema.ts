@@ -13,6 +13,16 @@ export const takeOutSchema = object({
     .required('Type how much was taken, like 20 ml.'),
   note: string().trim().max(1000).default(''),
 })
+export const pourBackSchema = object({
+  requestId: idSchema,
+  vesselId: idSchema,
+  movementId: idSchema,
+  ul: number()
+    .integer()
+    .min(1, 'Type how much goes back, more than nothing.')
+    .max(3e9, 'That is more than any vessel holds. Check the unit.')
+    .required('Type how much goes back, like 20 ml.'),
+})
 const ofWeight = { requestId: idSchema, vesselId: idSchema }
 /** What one bottle weighs on the scale. */
 export const weightSchema = object({

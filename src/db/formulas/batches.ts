@@ -35,6 +35,12 @@ export async function findBatch(tx: Tx, id: string): Promise<Batch> {
   return read(row)
 }
 
+/** A batch, held for as long as the transaction lasts: it is booked once, and whoever comes second waits. @throws NotFound */
+export async function lockBatch(tx: Tx, id: string): Promise<Batch> {
+  await tx.q('select 1 from batch where studio_id = $1 and id = $2 for update', [tx.studioId, id])
+  return findBatch(tx, id)
+}
+
 export interface SaveBatch {
   readonly id: string
   readonly revision: number

@@ -1,11 +1,17 @@
+import { Invalid } from '@/core/errors'
 import { mixToHex } from '@/core/colour/mixColour'
 import { sureOf } from '@/core/colour/predict'
 import { surePaint, type KeptPaint } from '@/core/colour/sureWords'
 import type { Sheen } from '@/core/paint/properties'
 import { sheenOfMix, sheenShares } from '@/core/paint/sheenOfMix'
+import { barsAdditive } from '@/core/vessel/additives'
 import type { Tx } from '../base/withStudio'
 
-/** Recomputes what bottles look like from what they hold: mixed colour of the paints, how sure it is, and the sheen that shows. */
+/**
+ * Recomputes what bottles are by what they hold: mixed colour of the paints, how sure it is, the sheen that shows, and
+ * whether an additive is in it.
+ * @throws Invalid where an additive has come into something that is to be free of it
+ */
 export async function refreshLook(tx: Tx, vesselIds: readonly string[]): Promise<void> {
   const rows = await tx.q<KeptPaint & { vessel_id: string; ul: number; sheen: Sheen }>(
     `select c.vessel_id, c.ul, p.swatch_hex as hex, p.optics, p.optics_sigma as sigma, p.optics_known as known, p.strength, p.sheen
@@ -29,4 +35,31 @@ export async function refreshLook(tx: Tx, vesselIds: readonly string[]): Promise
       [tx.studioId, id, hex ?? null, sheenOfMix(sheenShares(paints)), sureOf(sure, amounts).sureness.plusMinus],
     )
   }
+  await refreshAdditive(tx, vesselIds)
+}
+
+/** Keeps whether bottles hold an additive. @throws Invalid where it may not be in one of them */
+async function refreshAdditive(tx: Tx, vesselIds: readonly string[]): Promise<void> {
+  const changed = await tx.q<{ role: string; label: string; has: boolean }>(
+    `update bottle b set has_additive = not b.has_additive from vessel v
+     where b.studio_id = $1 and b.vessel_id = any ($2) and v.studio_id = b.studio_id and v.id = b.vessel_id
+       and b.has_additive is distinct from exists (
+         select 1 from vessel_content c
+         join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
+         join material m on m.studio_id = l.studio_id and m.id = l.material_id
+         where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id and c.ul > 0 and m.kind = 'additive')
+     returning b.role, v.label, b.has_additive as has`,
+    [tx.studioId, vesselIds],
+  )
+  for (const { role, label, has } of changed) if (has) refuseAdditive(label, role)
+}
+
+/** @throws Invalid saying why a mix that holds an additive is not to be this */
+export function refuseAdditive(label: string, use: string): void {
+  const why = barsAdditive(use)
+  if (why)
+    throw new Invalid(
+      `${why}, so ${label} cannot be a ${use}. Give it another role, or leave the additive out.`,
+      'role',
+    )
 }

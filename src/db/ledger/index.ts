@@ -12,6 +12,7 @@ export {
 export { mixBottle, topUpBottle, useUndone, type MixBottle, type TopUpBottle } from './mix'
 export { discard, takeOut, weighInBottle, type WeighInBottle } from './bottles'
 export { pour, type PourInput } from './pour'
+export { mayGoBack, notWhileBack, pourBack, type MayGoBack, type PourBack } from './pourBack'
 export {
   mergeBottles,
   mergeUndone,
@@ -24,7 +25,7 @@ export {
 export { topUpUndone, waterBottle, watered, waterUndone, weighInUndone, type WaterBottle } from './water'
 export { makeSinks } from './sinks'
 export { undoMovement, type Follow, type Followers } from './undo'
-export { refreshLook } from './colour'
+export { refreshLook, refuseAdditive } from './colour'
 export { fillKeep, refreshKeep } from './keep'
 export type { Source } from './lots'
 export type { Booked } from './book'

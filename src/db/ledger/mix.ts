@@ -23,6 +23,8 @@ export interface MixBottle {
   readonly palette?: string
   /** What it is thinned for. */
   readonly technique?: string | null
+  /** The large batch it is a container of. */
+  readonly batchId?: string
   readonly capacityUl: number | null
   readonly tareMg: number | null
   readonly restHours: number
@@ -57,8 +59,8 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
         [tx.studioId, mix.vesselId, mix.label, mix.capacityUl, mix.at ?? null],
       )
       await tx.q(
-        `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes, formula_id, formula_version, palette, technique)
-         values ($1, $2, $3, coalesce($4, now()), coalesce($4, now()) + make_interval(secs => $5), $6, $7, $8, $9, $10, $11, $12)`,
+        `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes, formula_id, formula_version, palette, technique, batch_id)
+         values ($1, $2, $3, coalesce($4, now()), coalesce($4, now()) + make_interval(secs => $5), $6, $7, $8, $9, $10, $11, $12, $13)`,
         [
           tx.studioId,
           mix.vesselId,
@@ -72,6 +74,7 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
           mix.formula?.version ?? null,
           mix.palette ?? '',
           mix.technique ?? null,
+          mix.batchId ?? null,
         ],
       )
       return [

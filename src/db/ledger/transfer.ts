@@ -2,6 +2,7 @@ import { Invalid, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { combined } from '@/core/vessel/combined'
 import { contentUl, takeFrom } from '@/core/vessel/content'
+import type { Role } from '@/core/paint/properties'
 import { recipeOfContent } from './recipeOf'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked, type Line } from './book'
@@ -72,9 +73,9 @@ async function sameBottle(tx: Tx, of: string, b: SplitBottle['into'][number], at
   )
   const made = await tx.q(
     `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes, formula_id, formula_version,
-       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens)
+       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens, batch_id)
      select studio_id, $3, role, mixed_at, rest_until, recipe, $4, notes, formula_id, formula_version,
-       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens
+       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens, batch_id
      from bottle where studio_id = $1 and vessel_id = $2 returning 1`,
     [tx.studioId, of, b.vesselId, b.tareMg],
   )
@@ -207,8 +208,9 @@ const JAR_DAYS = 60
  */
 export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & { ul: number }> {
   if (!(r.netMg > 0)) throw new Invalid('The scale shows nothing. Weigh the jar with the run-off in it.', 'gross')
-  const [row] = await tx.q<{ density: number }>(
-    `select sum(c.ul * m.density_g_per_ml) / nullif(sum(c.ul), 0) as density
+  const [row] = await tx.q<{ density: number; additive: boolean }>(
+    `select sum(c.ul * m.density_g_per_ml) / nullif(sum(c.ul), 0) as density,
+       bool_or(c.ul > 0 and m.kind = 'additive') as additive
      from vessel_content c join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
      join material m on m.studio_id = l.studio_id and m.id = l.material_id
      where c.studio_id = $1 and c.vessel_id = $2`,
@@ -224,7 +226,8 @@ export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & 
     at: r.at,
     async decide(held) {
       const lines = takeFrom(held(r.pourId), ul).map((p) => ({ ...p, from: r.pourId, to: r.jarId }))
-      if (r.newJar) await jar(tx, r, ul)
+      // What holds silicone must never lie under a pour.
+      if (r.newJar) await jar(tx, r, ul, row.additive ? 'pour' : 'base coat')
       return lines
     },
   })
@@ -239,7 +242,7 @@ export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & 
   return { ...booked, ul }
 }
 
-async function jar(tx: Tx, r: ReclaimRunOff, ul: number): Promise<void> {
+async function jar(tx: Tx, r: ReclaimRunOff, ul: number, role: Role): Promise<void> {
   const { label, capacityUl, tareMg } = r.newJar!
   if (capacityUl !== null && ul > capacityUl)
     throw new Invalid(
@@ -252,7 +255,7 @@ async function jar(tx: Tx, r: ReclaimRunOff, ul: number): Promise<void> {
   )
   await tx.q(
     `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, keep_until, recipe, tare_mg)
-     values ($1, $2, 'base coat', coalesce($3, now()), coalesce($3, now()), coalesce($3, now()) + make_interval(days => $4), '{"paintParts":0,"paints":[],"mediums":[],"water":null}', $5)`,
-    [tx.studioId, r.jarId, r.at ?? null, JAR_DAYS, tareMg],
+     values ($1, $2, $6, coalesce($3, now()), coalesce($3, now()), coalesce($3, now()) + make_interval(days => $4), '{"paintParts":0,"paints":[],"mediums":[],"water":null}', $5)`,
+    [tx.studioId, r.jarId, r.at ?? null, JAR_DAYS, tareMg, role],
   )
 }

@@ -1,6 +1,7 @@
 import { Conflict, Invalid, NotFound } from '@/core/errors'
-import { planParts } from '@/core/plan/amounts'
+import { planParts, type PlanPart } from '@/core/plan/amounts'
 import { cupUl } from '@/core/surface/coverage'
+import { refuseAdditive } from '../ledger'
 import type { Tx } from '../base/withStudio'
 import { findPlan, type PlanWithParts } from './read'
 import type { PlanInput } from './schema'
@@ -8,7 +9,7 @@ import { coverageOf, surfaceOf } from './shapes'
 
 /**
  * Writes a plan with its parts, new or changed.
- * @throws Invalid for an impossible surface or an empty plan; Conflict when it has been poured
+ * @throws Invalid for an impossible surface, an empty plan, or an additive under the pour; Conflict when it has been poured
  */
 export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
   const surface = surfaceOf(plan.surface)
@@ -16,6 +17,7 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
   const cup = cupUl(surface, coverage)
   const parts = planParts(cup, plan.cup, plan.apart)
   if (parts.length === 0) throw new Invalid('The plan uses no bottle yet. Choose one, and give it a share.')
+  await refuseAdditives(tx, parts)
   const written = await tx.q(
     `insert into plan (studio_id, id, title, technique, surface, coverage, surface_cost_minor, cup_ul, notes, surface_stock_id)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
@@ -52,6 +54,16 @@ export async function savePlan(tx: Tx, plan: PlanInput): Promise<void> {
       parts.map((p) => p.ul),
     ],
   )
+}
+
+/** @throws Invalid where something that holds an additive is to lie under the pour */
+async function refuseAdditives(tx: Tx, parts: readonly PlanPart[]): Promise<void> {
+  const rows = await tx.q<{ id: string; label: string }>(
+    `select v.id, v.label from vessel v join bottle b on b.studio_id = v.studio_id and b.vessel_id = v.id
+     where b.studio_id = $1 and b.vessel_id = any ($2) and b.has_additive`,
+    [tx.studioId, parts.map((p) => p.vesselId)],
+  )
+  for (const { id, label } of rows) for (const part of parts) if (part.vesselId === id) refuseAdditive(label, part.use)
 }
 
 /** A plan, held for as long as the transaction lasts: one plan is poured once, and whoever comes second waits. @throws NotFound */

@@ -7,6 +7,7 @@ import { change } from '@/server/change'
 import { perform } from '@/server/perform'
 import { saveBatchSchema } from '@/db/formulas/batchSchema'
 import { saveBatch } from '@/db/formulas/batches'
+import { bookBatch, bookBatchSchema } from '@/db/mixings/batch'
 import { archiveFormulaSchema, measureSchema, saveFormulaSchema } from '@/db/formulas/schema'
 
 /** Keeps a named colour, or another version of one. */
@@ -38,3 +39,7 @@ export async function saveBatchAction(input: unknown): Promise<Answer<{ id: stri
   if (result.ok) revalidatePath('/formulas/batch', 'layout')
   return result
 }
+
+/** Books the containers of a large batch as bottles. */
+export const bookBatchAction = async (input: unknown): Promise<Answer<null>> =>
+  change('/', bookBatchSchema, input, bookBatch)

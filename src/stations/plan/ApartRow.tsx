@@ -33,7 +33,9 @@ export function ApartRow({
     : ''
   const jars =
     use === 'base coat' && pourHex && !value.vesselId
-      ? bottles.flatMap((b) => (b.isJar && b.hex ? [{ b, ...suitsAsBase(b.hex, pourHex) }] : [])).filter((j) => j.suits)
+      ? bottles
+          .flatMap((b) => (b.isJar && b.hex && !b.hasAdditive ? [{ b, ...suitsAsBase(b.hex, pourHex) }] : []))
+          .filter((j) => j.suits)
       : []
   return (
     <>
@@ -43,6 +45,7 @@ export function ApartRow({
           <BottleSelect
             bottles={bottles}
             value={value.vesselId}
+            use={use}
             label={`Bottle for the ${use}`}
             onChange={(vesselId) => onChange({ vesselId, amount: vesselId ? value.amount || usual : '' })}
           />

@@ -9,6 +9,7 @@ import { offsText } from '@/core/colour/sureWords'
 import { techniqueName, techniqueOf } from '@/core/technique/techniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
+import { barsAdditive } from '@/core/vessel/additives'
 import { factsFromTexts, needsOf, type RackFacts } from '@/core/vessel/needs'
 import { dayAndTime } from '@/ui/tables/dates'
 import type { BottleFull } from '@/db/bottles/read'
@@ -116,6 +117,11 @@ export function PourSheet({
                               {n.short}
                             </b>
                           ))}
+                          {b?.hasAdditive && barsAdditive(p.use) ? (
+                            <b className="block fine">
+                              {barsAdditive(p.use)}: it holds some. Take another {p.use}.
+                            </b>
+                          ) : null}
                           {lack(p.vesselId) > 0 && !plan.pouredAt ? (
                             <Link
                               href={`/bench?like=${p.vesselId}&ul=${lack(p.vesselId)}`}

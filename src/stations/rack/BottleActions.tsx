@@ -10,6 +10,7 @@ import { ROLES } from '@/core/paint/properties'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import type { Loss } from '@/core/vessel/weighIn'
 import type { BottleFull } from '@/db/bottles/read'
+import type { MayGoBack } from '@/db/ledger'
 import { Notice } from '@/ui/frame/Notice'
 import { QuantityInput } from '@/ui/forms/QuantityInput'
 import { useAttempt } from '@/ui/hooks/useAttempt'
@@ -17,6 +18,7 @@ import { useSend } from '@/ui/hooks/useSend'
 import { useScale } from '@/ui/hooks/useScale'
 import { addWaterAction, discardAction, editBottleAction, takeOutAction, weighInAction } from './actions'
 import { MoreForms } from './MoreForms'
+import { PourBackForm } from './PourBackForm'
 import { WaterForm } from './WaterForm'
 import styles from './rack.module.css'
 
@@ -29,12 +31,16 @@ export function BottleActions({
   limit,
   waters,
   others,
+  zone,
+  goBack,
 }: {
   bottle: BottleFull
   units: UnitSystem
   limit: WaterVerdict | undefined
   waters: readonly Water[]
   others: readonly { id: string; label: string }[]
+  zone: string
+  goBack: readonly MayGoBack[]
 }) {
   const [task, setTask] = useState<Task>('take')
   const [amount, setAmount] = useState('')
@@ -115,6 +121,7 @@ export function BottleActions({
           <Button type="primary" size="large" onClick={take} loading={pending}>
             Take out
           </Button>
+          {goBack.length ? <PourBackForm vesselId={vesselId} goBack={goBack} units={units} zone={zone} /> : null}
         </>
       ) : null}
       {task === 'weigh' ? (

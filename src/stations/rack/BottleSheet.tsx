@@ -9,7 +9,7 @@ import type { WaterVerdict } from '@/core/mix/waterLimit'
 import { factsFromTexts, needsOf } from '@/core/vessel/needs'
 import { shortCode } from '@/core/vessel/shortCode'
 import type { BottleFull, LotPortion } from '@/db/bottles/read'
-import type { JournalEntry } from '@/db/ledger'
+import type { JournalEntry, MayGoBack } from '@/db/ledger'
 import type { StudioFacts } from '@/db/people/studio'
 import { undoAction } from '@/server/undoAction'
 import { BottleGlyph } from '@/ui/pictures/BottleGlyph'
@@ -38,6 +38,8 @@ interface Props {
   bands: readonly Band[]
   /** Pieces it was poured on. */
   fed: { id: string; title: string; ul: number }[]
+  /** What left it lately and may go back. */
+  goBack: MayGoBack[]
 }
 
 /** One bottle: what it is, what it needs, what is in it, and how every millilitre came and went. */
@@ -53,6 +55,7 @@ export function BottleSheet({
   others,
   bands,
   fed,
+  goBack,
 }: Props) {
   const facts = factsFromTexts(bottle, now.getTime())
   const needs = needsOf({ ...facts, roomUl: water?.roomUl }, now.getTime(), (at) => dayAndTime(at, studio.zone))
@@ -118,6 +121,17 @@ export function BottleSheet({
               ) : null}
               <dt>Recipe</dt>
               <dd>{recipeText(bottle.recipe)}</dd>
+              {bottle.hasAdditive ? (
+                <>
+                  <dt>Holds</dt>
+                  <dd>
+                    <b>
+                      {[...new Set(portions.flatMap((p) => (p.kind === 'additive' ? [p.material] : [])))].join(', ')}
+                    </b>
+                    : no base coat, slip coat or cushion; clean the dry piece before varnish or resin
+                  </dd>
+                </>
+              ) : null}
               <dt>Bottle</dt>
               <dd>
                 {bottle.capacityUl ? `holds ${formatMl(bottle.capacityUl)}` : 'size not given'},{' '}
@@ -132,7 +146,15 @@ export function BottleSheet({
             </dl>
           </div>
         </section>
-        <BottleActions bottle={bottle} units={studio.units} limit={water} waters={waters} others={others} />
+        <BottleActions
+          bottle={bottle}
+          units={studio.units}
+          zone={studio.zone}
+          limit={water}
+          waters={waters}
+          others={others}
+          goBack={goBack}
+        />
       </div>
       {portions.length ? (
         <section className="panel below">

@@ -108,6 +108,7 @@ function OnShelf({ b, now }: { b: ShelfBottle; now: number }) {
         <small>
           {formatMl(b.ul)} · {b.isJar ? 'run-off' : b.role}
         </small>
+        {b.hasAdditive && b.ul > 0 ? <small>holds an additive</small> : null}
         <small>
           {b.isJar ? 'kept' : 'mixed'} {ago(new Date(b.mixedAt), new Date(now))}
         </small>

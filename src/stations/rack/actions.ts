@@ -4,7 +4,7 @@ import type { Answer } from '@/core/answer'
 import { Invalid } from '@/core/errors'
 import { readShortCode } from '@/core/vessel/shortCode'
 import { bottleByCode } from '@/db/bottles/read'
-import { discard, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
+import { discard, pourBack, splitBottle, takeOut, topUpBottle, waterBottle, weighInBottle } from '@/db/ledger'
 import { editBottle, noteShaken, pourTogether } from '@/db/bottles/edit'
 import { bookWeights, dropWeight, nameLoss, takeWeight } from '@/db/bottles/stocktake'
 import { change } from '@/server/change'
@@ -19,6 +19,7 @@ import {
   extendSchema,
   mergeSchema,
   nameLossSchema,
+  pourBackSchema,
   shakenSchema,
   splitSchema,
   stocktakeSchema,
@@ -28,6 +29,7 @@ import {
 } from '@/db/bottles/schema'
 
 export const takeOutAction = async (input: unknown) => change('/', takeOutSchema, input, takeOut)
+export const pourBackAction = async (input: unknown) => change('/', pourBackSchema, input, pourBack)
 export const weighInAction = async (input: unknown) => change('/', weighInSchema, input, weighInBottle)
 export const discardAction = async (input: unknown) => change('/', discardSchema, input, discard)
 export const splitAction = async (input: unknown) => change('/', splitSchema, input, splitBottle)

@@ -41,6 +41,7 @@ const bottle = (more: Partial<RackBottle>): RackBottle => ({
   curveB: null,
   thickens: null,
   isReference: false,
+  hasAdditive: false,
   ...more,
 })
 const sort = (all: RackBottle[], filter: Partial<typeof ALL>, from = 0, most = 100) =>

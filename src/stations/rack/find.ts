@@ -27,6 +27,7 @@ export interface ShelfBottle extends Pick<
   | 'keepUntil'
   | 'levelTimeS'
   | 'isReference'
+  | 'hasAdditive'
 > {
   readonly expectedS: number | null
   readonly needs: readonly Pick<Need, 'kind' | 'short'>[]
@@ -130,6 +131,7 @@ export function sortRack(
         keepUntil: b.keepUntil,
         levelTimeS: b.levelTimeS,
         isReference: b.isReference,
+        hasAdditive: b.hasAdditive,
         expectedS: known.expectedS,
         needs: needsOf(known, now.getTime(), date).map(({ kind, short }) => ({ kind, short })),
       }

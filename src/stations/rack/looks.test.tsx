@@ -19,6 +19,7 @@ describe('a bottle as it is drawn', () => {
     keepUntil: now + 200 * DAY,
     levelTimeS: null,
     isReference: false,
+    hasAdditive: false,
     isJar: false,
   }
   const look = (more: Partial<typeof bottle> & { levelTimeS?: number | null } = {}) =>

@@ -16,6 +16,7 @@ export function lookOf(
     keepUntil: number | null
     levelTimeS: number | null
     isReference: boolean
+    hasAdditive: boolean
     isJar: boolean
   },
   now: number,
@@ -32,5 +33,6 @@ export function lookOf(
     levelTimeS: b.levelTimeS,
     keep: left <= 0 ? 'past' : left <= KEEP_WARNING_DAYS * DAY ? 'near' : undefined,
     reference: b.isReference,
+    additive: b.hasAdditive,
   }
 }

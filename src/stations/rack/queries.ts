@@ -1,5 +1,6 @@
 import { sureOf } from '@/core/colour/predict'
 import { surePaint, sureWords } from '@/core/colour/sureWords'
+import { mayGoBack } from '@/db/ledger'
 import { bottleLabels, type LotPortion } from '@/db/bottles/read'
 import { piecesPouredFrom } from '@/db/pieces/read'
 import { listWaters } from '@/db/materials/mixable'
@@ -24,5 +25,5 @@ export async function sureOfBottle(tx: Tx, portions: readonly LotPortion[]) {
 export async function besideBottle(tx: Tx, id: string) {
   const waters = await listWaters(tx)
   const others = (await bottleLabels(tx)).filter((b) => b.id !== id)
-  return { waters, others, fed: await piecesPouredFrom(tx, id) }
+  return { waters, others, fed: await piecesPouredFrom(tx, id), goBack: await mayGoBack(tx, id) }
 }

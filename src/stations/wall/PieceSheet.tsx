@@ -9,6 +9,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { techniqueName } from '@/core/technique/techniques'
 import { costOf } from '@/core/purchase/cost'
 import { formatVolume } from '@/core/quantity/format'
+import { CLEAN_FIRST } from '@/core/vessel/additives'
 import { formatMoney } from '@/core/quantity/money'
 import { formatSize } from '@/core/quantity/size'
 import { FAULTS } from '@/core/piece/faults'
@@ -153,6 +154,7 @@ export function PieceSheet({
               Note it
             </Button>
           </Form>
+          {portions.some((p) => p.kind === 'additive') ? <Notice kind="warning">{CLEAN_FIRST}</Notice> : null}
           <p className="muted after fine">
             Sanding: never a pigmented film without proper respiratory protection. Varnish or resin only once dry and
             free of silicone; varnish sprayed outside or with extraction; resin by its data sheet, with gloves, fresh

@@ -25,12 +25,14 @@ export interface BottleLook {
   /** Past or near its keep-until: a folded corner, full when past. */
   readonly keep?: 'near' | 'past' | undefined
   readonly reference?: boolean
+  /** Silicone or another additive is in it. */
+  readonly additive?: boolean
 }
 
 /**
  * A squeeze bottle (or a jar of run-off) drawn with its real level, colour and sheen. A ring beside the cap is what is
- * left of its rest, the mound at its foot how thick it pours, a folded corner its keep-until, a bar under it: the
- * reference of its palette.
+ * left of its rest, the mound at its foot how thick it pours, a folded corner its keep-until, two rings beside its
+ * shoulder an additive in it, a bar under it: the reference of its palette.
  */
 export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: string; height?: number }) {
   const y = FLOOR - (FLOOR - TOP) * Math.min(1, Math.max(0, look.level))
@@ -89,6 +91,12 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
             fill="#1c1c1c"
           />
           <path d="M31 141.500h38" stroke="#1c1c1c" strokeWidth="1.5" />
+        </g>
+      ) : null}
+      {look.additive && !look.empty ? (
+        <g data-mark="additive" fill="#fff" stroke="#1c1c1c" strokeWidth="2">
+          <circle cx="21" cy="62" r="6.5" />
+          <circle cx="31" cy="73" r="4" />
         </g>
       ) : null}
       {look.reference ? <path data-mark="reference" d="M14 152.500h72" stroke="#1c1c1c" strokeWidth="3" /> : null}

@@ -21,6 +21,7 @@ const WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
   split: 'Split',
   merge: 'Poured together',
   reclaim: 'Run-off kept',
+  'pour-back': 'Poured back',
   finish: 'Finished',
   undo: 'Undone',
 }

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Checkbox } from 'antd'
-import Link from 'next/link'
 import { useCallback, useMemo } from 'react'
 import { differenceInWords, deltaE00 } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
@@ -15,6 +14,7 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import { SplitDisc } from '@/ui/pictures/SplitDisc'
 import { saveBatchAction } from '../actions'
+import { BatchBooking, type BatchSupply } from './BatchBooking'
 import { planBatch, type ContainerPlan } from './plan'
 import type { BatchState } from '@/db/formulas/batchSchema'
 import { useKept, type SendBatch } from './useKept'
@@ -40,7 +40,15 @@ export interface OpenBatch {
 }
 
 /** A large batch, ticked off container by container; read, boxed until alike, then carried to its mark. */
-export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonly BatchPaint[] }) {
+export function BatchDesk({
+  batch,
+  paints,
+  supply,
+}: {
+  batch: OpenBatch
+  paints: readonly BatchPaint[]
+  supply: BatchSupply
+}) {
   const sendBatch = useCallback<SendBatch>(
     (revision, state, finished) =>
       saveBatchAction({
@@ -149,14 +157,19 @@ export function BatchDesk({ batch, paints }: { batch: OpenBatch; paints: readonl
           <Button type="primary" size="large" loading={pending} onClick={() => keep((now) => now, !batch.done)}>
             {batch.done ? 'Open it again' : 'The batch is done'}
           </Button>
-          <Link
-            className="go second"
-            href={`/bench?paints=${paints.map((p) => p.id).join(',')}&parts=${paints.map((p) => p.parts).join(',')}&formula=${batch.formulaId}.${batch.formulaVersion}&ul=${containers.reduce((s, c) => s + c.totalUl, 0)}`}
-          >
-            Book it at the bench
-          </Link>
         </div>
       </section>
+      <div className={styles.noPrint}>
+        <BatchBooking
+          batchId={batch.id}
+          state={state}
+          containers={containers}
+          unticked={
+            containers.flatMap((c, i) => stepsOf(c, i, state, byId)).filter((r) => !state.done.includes(r.key)).length
+          }
+          supply={supply}
+        />
+      </div>
     </>
   )
 }
@@ -175,6 +188,35 @@ function shifted(hex: string, by: number): string {
     .join('')}`
 }
 
+interface StepRow {
+  readonly key: string
+  readonly ul: number
+  readonly text: string
+  readonly hint?: string
+  readonly hex: string | null
+}
+
+/** What is ticked off for a container, in order. */
+function stepsOf(
+  plan: ContainerPlan,
+  index: number,
+  state: BatchState,
+  paints: ReadonlyMap<string, BatchPaint>,
+): StepRow[] {
+  return [
+    { key: `${index}/sample`, ul: plan.sampleUl, text: 'of the sample', hex: state.keptHex },
+    ...plan.steps.map((s, k) => ({
+      key: `${index}/${k}`,
+      ul: s.ul,
+      text: paints.get(s.id)!.name,
+      hex: paints.get(s.id)!.hex,
+      ...(s.look ? { hint: 'stir, look' } : {}),
+    })),
+    { key: `${index}/medium`, ul: plan.mediumUl, text: 'medium, to the mark', hex: null },
+    { key: `${index}/water`, ul: plan.waterUl, text: 'water, by and by', hint: 'compare again', hex: null },
+  ].filter((r) => r.ul > 0)
+}
+
 function Steps({
   plan,
   index,
@@ -188,20 +230,7 @@ function Steps({
   paints: ReadonlyMap<string, BatchPaint>
   toggle: (key: string) => void
 }) {
-  const rows: { key: string; ul: number; text: string; hint?: string; hex: string | null }[] = [
-    ...(plan.sampleUl
-      ? [{ key: `${index}/sample`, ul: plan.sampleUl, text: 'of the sample', hex: state.keptHex }]
-      : []),
-    ...plan.steps.map((s, k) => ({
-      key: `${index}/${k}`,
-      ul: s.ul,
-      text: paints.get(s.id)!.name,
-      hex: paints.get(s.id)!.hex,
-      ...(s.look ? { hint: 'stir, look' } : {}),
-    })),
-    { key: `${index}/medium`, ul: plan.mediumUl, text: 'medium, to the mark', hex: null },
-    { key: `${index}/water`, ul: plan.waterUl, text: 'water, by and by', hint: 'compare again', hex: null },
-  ].filter((r) => r.ul > 0)
+  const rows = stepsOf(plan, index, state, paints)
   return (
     <ol className={styles.batchSteps}>
       {rows.map((r) => (

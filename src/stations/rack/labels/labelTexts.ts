@@ -16,7 +16,7 @@ export async function labelTexts(tx: Tx, ids: readonly string[], origin: string)
     return [
       {
         name: b.label,
-        role: b.isJar ? 'run-off' : b.role,
+        role: `${b.isJar ? 'run-off' : b.role}${b.hasAdditive ? ', holds an additive' : ''}`,
         code: shortCode(b.code),
         mixedOn: day(b.mixedAt, zone),
         keepsUntil: b.keepUntil ? day(b.keepUntil, zone) : '',

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { listMixable } from '@/db/materials/mixable'
+import { bottleLabels } from '@/db/bottles/read'
+import { listMixable, listWaters } from '@/db/materials/mixable'
+import { batchBottles } from '@/db/mixings/batch'
 import { findFormula } from '@/db/formulas/formulas'
 import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
@@ -15,11 +17,21 @@ export const metadata: Metadata = { title: 'Large batch' }
 export default async function BatchPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   if (!isId(id)) notFound()
-  const { batch, paints } = await inStudio(async (tx) => {
+  const { batch, paints, supply } = await inStudio(async (tx) => {
     const batch = await findBatch(tx, id)
     const { versions } = await findFormula(tx, batch.formulaId)
-    const byId = new Map((await listMixable(tx)).map((m) => [m.id, m]))
-    return { batch, paints: batchPaints(versions.find((v) => v.version === batch.formulaVersion)!.parts, byId) }
+    const materials = await listMixable(tx)
+    const byId = new Map(materials.map((m) => [m.id, m]))
+    return {
+      batch,
+      paints: batchPaints(versions.find((v) => v.version === batch.formulaVersion)!.parts, byId),
+      supply: {
+        mediums: materials.filter((m) => m.kind === 'medium').map(({ id, name }) => ({ id, name })),
+        waters: (await listWaters(tx)).map(({ id, name }) => ({ id, name })),
+        bottles: await bottleLabels(tx),
+        booked: await batchBottles(tx, id),
+      },
+    }
   }).catch(orNotFound)
   return (
     <>
@@ -29,7 +41,7 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         </h1>
       </div>
       <FormulasNav here="/formulas/batch" />
-      <BatchDesk key={batch.doneAt} batch={{ ...batch, done: batch.doneAt !== null }} paints={paints} />
+      <BatchDesk key={batch.doneAt} batch={{ ...batch, done: batch.doneAt !== null }} paints={paints} supply={supply} />
     </>
   )
 }
