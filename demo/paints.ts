@@ -95,3 +95,6 @@ export const MEDIUMS: readonly (readonly [string, string, string, MediumKind, nu
   [B, '', 'Bracken Soft White', 'enamel or house paint', 1000, 1290],
   [N, '', 'Nimbus Clear', 'clear varnish', 237, 1390],
 ]
+
+/** The one additive of the demo studio, dosed by drops. */
+export const SILICONE = { maker: B, name: 'Bracken Silicone', ml: 50, priceMinor: 690 }

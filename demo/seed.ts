@@ -11,7 +11,8 @@ import { amountsForTotal, ingredients } from '@/core/mix/recipe'
 import { createStudio } from '@/db/people/newStudio'
 import { DEMO_EMAIL } from '@/db/people/demoDoor'
 import { timed } from '@/core/consistency/levelTime'
-import { DROP_UL } from '@/core/quantity/units'
+import { dropsUl } from '@/core/mix/drops'
+import { START_DROPS } from '@/core/quantity/dropSizes'
 import { readBottle } from '@/db/bottles/readings'
 import { buyContainer, discard, mixBottle, reclaimRunOff, takeOut, waterBottle, weighInBottle } from '@/db/ledger'
 import { saveRatioOfPaint } from '@/db/people/houseRules'
@@ -31,7 +32,7 @@ import { notePiece } from '@/db/pieces/write'
 import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
 import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
-import { MEDIUMS, PAINTS } from './paints'
+import { MEDIUMS, PAINTS, SILICONE } from './paints'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
 /** Members of the invented studio; nobody signs in to them with a password. */
@@ -137,6 +138,18 @@ async function drawer(tx: Tx): Promise<Map<string, string>> {
       ...DEFAULTS_BY_MEDIUM[mediumKind],
     })
   }
+  const oil = uuidv7()
+  ids.set(SILICONE.name, oil)
+  await insertMaterial(tx, oil, {
+    kind: 'additive',
+    mediumKind: 'pouring medium',
+    maker: SILICONE.maker,
+    name: SILICONE.name,
+    priceMinor: SILICONE.priceMinor,
+    containerUl: SILICONE.ml * 1000,
+    densityGPerMl: 0.97,
+    solids: 1,
+  })
   const [water] = await tx.q<{ id: string }>(
     `select id from material where studio_id = $1 and kind = 'water' and name = 'Distilled water'`,
     [tx.studioId],
@@ -303,6 +316,7 @@ async function mix(
     paints: b.formula.map(named),
     mediums: b.mediums.map(([name, parts]) => named([name, (parts / sum) * mediumParts])),
     water: waterParts ? named(['Distilled water', waterParts]) : null,
+    ...(b.silicone ? { drops: [named([SILICONE.name, b.silicone])] } : {}),
   }
   const list = ingredients({ ...recipe, water: recipe.water ?? undefined })
   const amounts = amountsForTotal(list, b.ml * 1000)
@@ -314,7 +328,13 @@ async function mix(
     role: b.role ?? 'pour',
     recipe,
     formula,
-    poured: list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
+    poured: [
+      ...list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
+      ...(recipe.drops ?? []).map((d) => ({
+        materialId: d.materialId,
+        ul: dropsUl({ materialId: d.materialId, per100Ml: d.parts, dropUl: START_DROPS.oil }, b.ml * 1000),
+      })),
+    ],
     capacityUl: b.holds * 1000,
     tareMg: 20_000 + b.holds * 45,
     restHours: b.restHours ?? 12,
@@ -419,7 +439,7 @@ async function consistency(
           requestId: uuidv7(),
           vesselId,
           waterId: ids.get('Distilled water')!,
-          ul: step.drops * DROP_UL,
+          ul: step.drops * START_DROPS.water,
           note: 'to consistency',
           at: when,
         })

@@ -6,6 +6,8 @@ export interface DemoBottle {
   readonly formula: readonly (readonly [string, number])[]
   readonly mediums: readonly (readonly [string, number])[]
   readonly ratio: readonly [paint: number, medium: number, water: number]
+  /** Drops of silicone for each 100 ml. */
+  readonly silicone?: number
   readonly ml: number
   readonly holds: number
   readonly daysAgo: number
@@ -45,7 +47,7 @@ export const BOTTLES: readonly DemoBottle[] = [
   { label: 'Bakery crust', formula: [['Brick Arch', 1], ['Towpath Ochre', 2]], mediums: blend, ratio: [1, 2, 0.2], ml: 330, holds: 355, daysAgo: 11 },
   { label: 'Copper swipe', formula: [['Copper Kettle', 1]], mediums: flow, ratio: [1, 1.2, 0], ml: 115, holds: 120, daysAgo: 20, role: 'swipe' },
   { label: 'Rowan', formula: [['Rowan Lake', 1]], mediums: gloss, ratio: [1, 3, 0.3], ml: 118, holds: 120, daysAgo: 18 },
-  { label: 'Wisteria', formula: [['Wisteria', 1]], mediums: finch, ratio: [1, 2, 0.1], ml: 200, holds: 240, daysAgo: 18 },
+  { label: 'Wisteria', formula: [['Wisteria', 1]], mediums: finch, ratio: [1, 2, 0.1], silicone: 2, ml: 200, holds: 240, daysAgo: 18 },
   { label: 'Seafoam slip', formula: [['Seafoam', 1]], mediums: flow, ratio: [1, 1, 0.6], ml: 230, holds: 240, daysAgo: 9, role: 'slip coat' },
   { label: 'Cushion white', formula: [['Picket White', 1]], mediums: flow, ratio: [1, 2, 0], ml: 240, holds: 240, daysAgo: 8, role: 'cushion' },
   { label: 'Lagoon', formula: [['Ready Lagoon', 1]], mediums: [], ratio: [1, 0, 0], ml: 236, holds: 240, daysAgo: 7 },

@@ -69,7 +69,12 @@ export const scaleAt = (grams: number | null, settledG: number | null = grams): 
 export const gone: StepProps['scale'] = { ...scaleAt(null), here: false, why: 'The scale does not answer.' }
 
 /** A step on the screen, with what it sent and said. */
-export function open(Step: (props: StepProps) => ReactNode, events: GuideEvent[], first = scaleAt(30)) {
+export function open(
+  Step: (props: StepProps) => ReactNode,
+  events: GuideEvent[],
+  first = scaleAt(30),
+  of: KeptPlan = plan,
+) {
   const foot = document.body.appendChild(document.createElement('footer'))
   const sent: GuideEvent[] = []
   const said: (string | undefined)[] = []
@@ -83,8 +88,8 @@ export function open(Step: (props: StepProps) => ReactNode, events: GuideEvent[]
   const draw = (scale: StepProps['scale'], list: GuideEvent[]) => (
     <KeyPlace value={{ place: foot, busy: false }}>
       <Step
-        plan={plan}
-        state={guideState(plan, list)}
+        plan={of}
+        state={guideState(of, list)}
         scale={scale}
         send={send}
         sendTyped={sendTyped}

@@ -165,10 +165,10 @@ describe('recipes and rules', () => {
     )
     // 1 : 3 : 0.2 of 252 ml, and two drops for each 100 ml.
     expect(view.lines.map((l) => [l.kind, l.targetUl])).toEqual([
-      ['paint', 59_941],
-      ['medium', 179_821],
-      ['water', 11_988],
-      ['additive', 250],
+      ['paint', 59_964],
+      ['medium', 179_893],
+      ['water', 11_993],
+      ['additive', 150],
     ])
     await putRecipeAwayAction({ id })
     expect(await studio.run(listRecipes)).toEqual([])

@@ -25,7 +25,10 @@ const EDGE = {
   scaledAmounts: call(scaledAmounts, list, { by: 'cups', cups: 3, cupUl: 90_000 }),
   'scaledAmounts of an ingredient': call(scaledAmounts, list, { by: 'ingredient', materialId: 'a', ul: 50 }),
   'scaledAmounts of what is left': call(scaledAmounts, list, { by: 'left', materialId: 'a', leftUl: 50 }),
-  amountsWithDrops: call(amountsWithDrops, list, [{ materialId: 'c', per100Ml: 2 }], { by: 'total', ul: 240_000 }),
+  amountsWithDrops: call(amountsWithDrops, list, [{ materialId: 'c', per100Ml: 2, dropUl: 15 }], {
+    by: 'total',
+    ul: 240_000,
+  }),
   extendTo: call(extendTo, [{ materialId: 'a', ul: 50 }], 80),
   rescale: call(rescale, list, [100, 200], [120, undefined], { vesselId: 'v', capacityUl: 1e6 }),
   readBack: call(readBack, held),

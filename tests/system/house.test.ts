@@ -4,6 +4,7 @@ import pg from 'pg'
 import { OPTICS_KNOWN } from '@/core/colour/predict'
 import { PAIR_VERDICTS } from '@/core/colour/pairVerdicts'
 import { READING_WAYS } from '@/core/consistency/levelTime'
+import { DRIPS } from '@/core/quantity/dropSizes'
 import { MIXING_KINDS } from '@/core/mix/mixingKinds'
 import { THINNERS } from '@/core/mix/thinners'
 import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
@@ -106,6 +107,7 @@ const LISTS: Readonly<Record<string, readonly string[]>> = {
   'movement.kind': MOVEMENT_KINDS,
   'level_reading.how': READING_WAYS,
   'mixing.kind': MIXING_KINDS,
+  'dropper.drip': DRIPS,
   'stocktake_weight.named': LOSSES,
   'plan_part.use': PLAN_USES,
   'piece.fate': FATES,

@@ -14,7 +14,7 @@ import * as consistency from '@/stations/bench/consistency/actions'
 import * as guide from '@/stations/bench/guide/actions'
 import * as recipes from '@/stations/bench/recipes/actions'
 import * as formulas from '@/stations/formulas/actions'
-import { saveRulesAction } from '@/stations/notebook/actions'
+import { countDropsAction, dropDropperAction, saveRulesAction, takeDropperAction } from '@/stations/notebook/actions'
 import * as paints from '@/stations/paints/actions'
 import { openFileAction, previewAction } from '@/stations/paints/exchange/actions'
 import * as stock from '@/stations/paints/stock/actions'
@@ -188,6 +188,8 @@ async function oneOfEverything(studioId: string) {
   const weight = { requestId: id(), vesselId: second, grossMg: 60_000, tareMg: 30_000 }
   value(await rack.takeWeightAction(weight))
   value(await rack.nameLossAction({ ...weight, named: 'spilled' }))
+  const dropper = { id: id(), name: 'Pipette', drip: 'water', count: 50, massMg: 2_000, densityGPerMl: 1 }
+  value(await countDropsAction(dropper))
   const picture = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#1d4e9e' } })
     .png()
     .toBuffer()
@@ -223,6 +225,7 @@ async function oneOfEverything(studioId: string) {
     eye,
     weight,
     photo,
+    dropper,
     found,
   }
 }
@@ -298,8 +301,11 @@ const calls = (t: Things): readonly Call[] => {
     ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
     ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
     ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],
+    ['takeDropperAction', 'NotFound', () => takeDropperAction({ drip: 'water', id: t.dropper.id })],
+    ['dropDropperAction', 'NotFound', () => dropDropperAction({ id: t.dropper.id })],
     ['undoAction', 'NotFound', () => undoAction({ ...r, movementId: t.found.movement })],
     // These make something of one's own under an id that another studio uses: theirs stays theirs.
+    ['countDropsAction', 'nothing', () => countDropsAction({ ...t.dropper, name: 'Mine' })],
     ['saveSurfaceAction', 'nothing', () => surfaces.saveSurfaceAction({ ...t.canvas, name: 'Mine' })],
     ['saveRecipeAction', 'nothing', () => recipes.saveRecipeAction({ ...t.recipe, ...r, name: 'Mine' })],
   ]

@@ -3,6 +3,7 @@ import { studioFacts } from '@/db/people/studio'
 import { signOutAction } from '@/server/door'
 import { inStudio } from '@/session/current'
 import { Frame } from '@/ui/frame/Frame'
+import { DropSizesHere } from '@/ui/hooks/useDropSizes'
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
   const { studio, person } = await inStudio(async (tx, who) => ({
@@ -11,7 +12,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   }))
   return (
     <Frame studio={{ id: studio.id, name: studio.name }} person={person} signOut={signOutAction}>
-      {children}
+      <DropSizesHere sizes={studio.drops}>{children}</DropSizesHere>
     </Frame>
   )
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DROP_UL } from '../quantity/units'
+import { START_DROPS } from '../quantity/dropSizes'
 import { amountsWithDrops, dropsUl } from './drops'
 import type { Ingredient } from './recipe'
 
@@ -7,7 +7,8 @@ const list: Ingredient[] = [
   { materialId: 'paint', kind: 'paint', parts: 1 },
   { materialId: 'medium', kind: 'medium', parts: 2 },
 ]
-const oil = { materialId: 'oil', per100Ml: 2 }
+const DROP_UL = START_DROPS.oil
+const oil = { materialId: 'oil', per100Ml: 2, dropUl: DROP_UL }
 
 describe('drops of an additive', () => {
   it('are whole, one at least, and so many to 100 ml', () => {
@@ -16,8 +17,8 @@ describe('drops of an additive', () => {
   })
   it('stand within a wanted total, to the last microlitre', () => {
     const { plannedUl, dropsUl: counted } = amountsWithDrops(list, [oil], { by: 'total', ul: 240_000 })
-    expect(counted).toEqual([250])
-    expect(plannedUl).toEqual([79_917, 159_833])
+    expect(counted).toEqual([75])
+    expect(plannedUl).toEqual([79_975, 159_950])
     fc.assert(
       fc.property(
         fc.integer({ min: 20_000, max: 3_000_000 }),
@@ -36,6 +37,6 @@ describe('drops of an additive', () => {
     expect(made).toEqual({ plannedUl: [50_000, 100_000], dropsUl: [3 * DROP_UL] })
   })
   it('are refused where they alone are more than the mix', () => {
-    expect(() => amountsWithDrops(list, [oil], { by: 'total', ul: 40 })).toThrow('The drops alone are more')
+    expect(() => amountsWithDrops(list, [oil], { by: 'total', ul: 12 })).toThrow('The drops alone are more')
   })
 })

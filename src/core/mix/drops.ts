@@ -1,5 +1,4 @@
 import { Invalid } from '../errors'
-import { DROP_UL } from '../quantity/units'
 import { scaledAmounts, wantedTotalUl, type ScaleBy } from './amounts'
 import { amountsForTotal, type Ingredient } from './recipe'
 
@@ -7,11 +6,13 @@ import { amountsForTotal, type Ingredient } from './recipe'
 export interface Dropped {
   readonly materialId: string
   readonly per100Ml: number
+  /** Volume of one drop of it, µl. */
+  readonly dropUl: number
 }
 
 /** Volume of an additive's drops in a mix of a volume, µl: whole drops, and one at least. */
 export const dropsUl = (d: Dropped, totalUl: number): number =>
-  DROP_UL * Math.max(1, Math.round((d.per100Ml * totalUl) / 100_000))
+  Math.round(d.dropUl * Math.max(1, Math.round((d.per100Ml * totalUl) / 100_000)))
 
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0)
 

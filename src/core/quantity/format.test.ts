@@ -1,4 +1,4 @@
-import { formatSmall, formatSmallBeside } from './format'
+import { formatDrops, formatSmall, formatSmallBeside, formatSpoons, isCounted } from './format'
 
 describe('small amounts, as one measures them', () => {
   it('are drops while one counts them, else millilitres, with the other beside', () => {
@@ -8,9 +8,27 @@ describe('small amounts, as one measures them', () => {
       '3.05\u00a0ml',
       '13\u00a0ml',
     ])
-    expect([3_000, 13_000].map(formatSmallBeside)).toEqual(['3\u00a0ml', '0.44\u00a0fl\u00a0oz'])
+    expect([3_000, 13_000].map((ul) => formatSmallBeside(ul))).toEqual(['3\u00a0ml', '0.44\u00a0fl\u00a0oz'])
   })
   it('are said in one unit beside one another', () => {
-    expect(formatSmall(1_000, 13_000)).toBe('1\u00a0ml')
+    expect(formatSmall(1_000, 50, 13_000)).toBe('1\u00a0ml')
+  })
+})
+
+describe('a scoop', () => {
+  it('is said to a quarter of a teaspoon of 4.93 ml (NIST Handbook 44)', () => {
+    expect([1_232, 2_464, 4_929, 12_322, 14_787].map((ul) => formatSpoons(ul).replace('\u00a0', ' '))).toEqual([
+      '¼ tsp',
+      '½ tsp',
+      '1 tsp',
+      '2½ tsp',
+      '3 tsp',
+    ])
+    expect(formatSpoons(500)).toBe('')
+  })
+  it('a drop is as large as what falls', () => {
+    expect(formatDrops(450, 15)).toBe('30\u00a0drops')
+    expect([isCounted(900, 15), isCounted(930, 15), isCounted(930)]).toEqual([true, false, true])
+    expect(formatSmall(930, 15)).toBe('0.93\u00a0ml')
   })
 })

@@ -1,4 +1,5 @@
-import { ML_PER_DROP, ML_PER_FL_OZ } from './units'
+import { START_DROPS } from './dropSizes'
+import { ML_PER_FL_OZ, ML_PER_TSP } from './units'
 
 /** Thin space between number and unit, so that neither is left alone at a line's end. */
 const NB = '\u00a0'
@@ -15,22 +16,32 @@ export const formatMl = (ul: number) => `${rounded(ul / 1000)}${NB}ml`
 export const formatFlOz = (ul: number) => `${rounded(ul / 1000 / ML_PER_FL_OZ)}${NB}fl${NB}oz`
 /** Grams of a mass in mg. */
 export const formatGrams = (mg: number) => `${rounded(mg / 1000)}${NB}g`
-/** Whole drops nearest to a volume in µl. */
-export const formatDrops = (ul: number) => {
-  const drops = Math.round(ul / 1000 / ML_PER_DROP)
+/** Whole drops nearest to a volume in µl. @param dropUl volume of one; water where nothing is said */
+export const formatDrops = (ul: number, dropUl = START_DROPS.water) => {
+  const drops = Math.round(ul / dropUl)
   return `${drops}${NB}${drops === 1 ? 'drop' : 'drops'}`
 }
 /** More drops than this nobody counts. Start value of Fika. */
 const COUNTED_DROPS = 60
 /** Whether a volume in µl is said in drops. */
-export const isCounted = (ul: number) => Math.round(ul / 1000 / ML_PER_DROP) <= COUNTED_DROPS
+export const isCounted = (ul: number, dropUl = START_DROPS.water) => Math.round(ul / dropUl) <= COUNTED_DROPS
 /**
  * A small amount as one measures it: in drops while one counts them, else in ml.
+ * @param dropUl volume of one drop
  * @param with_ the largest of the amounts it stands beside, so that they are said in one unit
  */
-export const formatSmall = (ul: number, with_ = ul) => (isCounted(with_) ? formatDrops(ul) : formatMl(ul))
+export const formatSmall = (ul: number, dropUl = START_DROPS.water, with_ = ul) =>
+  isCounted(with_, dropUl) ? formatDrops(ul, dropUl) : formatMl(ul)
 /** The same in another unit than `formatSmall` uses: hundreds of drops help nobody. */
-export const formatSmallBeside = (ul: number) => (isCounted(ul) ? formatMl(ul) : formatFlOz(ul))
+export const formatSmallBeside = (ul: number, dropUl = START_DROPS.water) =>
+  isCounted(ul, dropUl) ? formatMl(ul) : formatFlOz(ul)
+const QUARTERS = ['', '¼', '½', '¾']
+/** A scoop of something, to a quarter of a teaspoon: `1½ tsp`; nothing where it is less than that. */
+export function formatSpoons(ul: number): string {
+  const quarters = Math.round((4 * ul) / 1000 / ML_PER_TSP)
+  if (quarters < 1) return ''
+  return `${Math.floor(quarters / 4) || ''}${QUARTERS[quarters % 4]}${NB}tsp`
+}
 /** Both systems side by side: `60 ml · 2.03 fl oz`. */
 export const formatVolume = (ul: number) => `${formatMl(ul)} · ${formatFlOz(ul)}`
 

@@ -1,4 +1,5 @@
 import { Invalid } from '../errors'
+import { START_DROPS } from './dropSizes'
 import { readNumber, readsTwoWays } from './number'
 import { findUnit, type Unit } from './units'
 
@@ -19,10 +20,16 @@ const BARE: Record<Unit['kind'], Record<UnitSystem, string>> = {
 /**
  * Reads an amount as people write it; a sum such as `2 oz + 3 drops` or `2 oz 3 drops` is added up.
  * @param text what was typed; a bare number takes the unit of `system`
+ * @param dropUl volume of one drop; water where nothing is said
  * @returns ml for a volume, g for a mass, mm for a length
  * @throws Invalid with a sentence that names what can be typed
  */
-export function parseAmount(text: string, kind: Unit['kind'], system: UnitSystem = 'metric'): number {
+export function parseAmount(
+  text: string,
+  kind: Unit['kind'],
+  system: UnitSystem = 'metric',
+  dropUl = START_DROPS.water,
+): number {
   const like = `Type something like ${EXAMPLE[kind]}.`
   if (/^\s*[-−–]/.test(text)) throw new Invalid(`“${text.trim()}” is below zero, and an amount is not. ${like}`)
   let sum = 0
@@ -47,7 +54,7 @@ export function parseAmount(text: string, kind: Unit['kind'], system: UnitSystem
       throw new Invalid(
         `“${name}” is a unit of ${unit.kind}, and a ${kind} is wanted: something like ${EXAMPLE[kind]}.`,
       )
-    sum += read.value * unit.factor
+    sum += read.value * (unit.symbol === 'drop' ? dropUl / 1000 : unit.factor)
     if (/\+\s*$/.test(read.rest)) throw new Invalid(`“${text.trim()}” is not an amount. ${like}`)
     left = more
   } while (left.trim())
@@ -55,8 +62,8 @@ export function parseAmount(text: string, kind: Unit['kind'], system: UnitSystem
 }
 
 /** A typed volume in whole microlitres. @throws Invalid */
-export function parseVolumeUl(text: string, system: UnitSystem = 'metric'): number {
-  return Math.round(parseAmount(text, 'volume', system) * 1000)
+export function parseVolumeUl(text: string, system: UnitSystem = 'metric', dropUl = START_DROPS.water): number {
+  return Math.round(parseAmount(text, 'volume', system, dropUl) * 1000)
 }
 
 /** A typed mass in whole milligrams. @throws Invalid */
@@ -67,10 +74,16 @@ export function parseMassMg(text: string, system: UnitSystem = 'metric'): number
 /**
  * What was poured, in whole µl, typed by volume or read off a scale: `130 ml`, `4 oz` (fluid), `156 g`.
  * @param densityGPerMl of what was poured, turns a mass into a volume
+ * @param dropUl volume of one drop of it
  * @throws Invalid
  */
-export function parsePouredUl(text: string, densityGPerMl: number, system: UnitSystem = 'metric'): number {
+export function parsePouredUl(
+  text: string,
+  densityGPerMl: number,
+  system: UnitSystem = 'metric',
+  dropUl = START_DROPS.water,
+): number {
   const unit = findUnit(readNumber(text)?.rest.trim() ?? '', 'volume')
   if (unit?.kind === 'mass') return Math.round((parseAmount(text, 'mass', system) / densityGPerMl) * 1000)
-  return parseVolumeUl(text, system)
+  return parseVolumeUl(text, system, dropUl)
 }

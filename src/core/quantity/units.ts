@@ -1,3 +1,5 @@
+import { START_DROPS } from './dropSizes'
+
 /** Exact unit factors, each with its source, so that a screen can say where a number comes from. */
 export interface Unit {
   readonly symbol: string
@@ -12,11 +14,10 @@ const HB44 = 'NIST Handbook 44, Appendix C; NIST SP 811'
 
 /** ml in one US fluid ounce (exact). */
 export const ML_PER_FL_OZ = 29.5735295625
+/** ml in one US teaspoon (exact). */
+export const ML_PER_TSP = 4.92892159375
 /** mm in one inch (exact). */
 export const MM_PER_INCH = 25.4
-/** Nominal drop in ml: 20 drops per ml. Common practice, no published source. */
-export const ML_PER_DROP = 0.05
-export const DROP_UL = 1000 * ML_PER_DROP
 
 const unit = (symbol: string, kind: Unit['kind'], factor: number, names: string[], source = HB44): Unit => ({
   symbol,
@@ -35,13 +36,13 @@ export const UNITS: readonly Unit[] = [
   unit('dl', 'volume', 100, [], SI),
   unit('l', 'volume', 1000, ['litre', 'litres', 'liter', 'liters'], SI),
   unit('fl oz', 'volume', ML_PER_FL_OZ, ['floz', 'fluid ounce', 'fluid ounces', 'fl. oz', 'fl. oz.']),
-  unit('tsp', 'volume', 4.92892159375, ['teaspoon', 'teaspoons']),
+  unit('tsp', 'volume', ML_PER_TSP, ['teaspoon', 'teaspoons']),
   unit('tbsp', 'volume', 14.78676478125, ['tablespoon', 'tablespoons']),
   unit('cup', 'volume', 236.5882365, ['cups']),
   unit('pt', 'volume', 473.176473, ['pint', 'pints']),
   unit('qt', 'volume', 946.352946, ['quart', 'quarts']),
   unit('gal', 'volume', 3785.411784, ['gallon', 'gallons']),
-  unit('drop', 'volume', ML_PER_DROP, ['drops'], 'common practice, no published source'),
+  unit('drop', 'volume', START_DROPS.water / 1000, ['drops'], 'a drop of water, from memory; see dropSizes'),
   unit('g', 'mass', 1, ['gram', 'grams', 'gr'], SI),
   unit('mg', 'mass', 0.001, [], SI),
   unit('kg', 'mass', 1000, ['kilogram', 'kilograms'], SI),

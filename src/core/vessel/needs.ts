@@ -1,4 +1,4 @@
-import { DROP_UL } from '../quantity/units'
+import { START_DROPS } from '../quantity/dropSizes'
 import { formatMl, formatSmall, formatSmallBeside, isCounted } from '../quantity/format'
 import { thinWithin } from '../consistency/waterAdvice'
 import { sinceRead, type Read, type SinceRead } from './thickening'
@@ -47,9 +47,11 @@ export const KEEP_WARNING_DAYS = 14
 /** A loss of water below this share of the bottle is left alone. Start value of Fika. */
 const EVAPORATED_SHARE = 0.01
 
-const drops = (ul: number) => {
-  const least = Math.max(DROP_UL, ul)
-  return isCounted(least) ? formatSmall(least) : `${formatSmall(least)} (${formatSmallBeside(least)})`
+const drops = (ul: number, dropUl: number) => {
+  const least = Math.max(dropUl, ul)
+  return isCounted(least, dropUl)
+    ? formatSmall(least, dropUl)
+    : `${formatSmall(least, dropUl)} (${formatSmallBeside(least, dropUl)})`
 }
 const days = (ms: number) => {
   const n = Math.max(1, Math.round(ms / DAY))
@@ -63,12 +65,12 @@ const thickened = (b: RackFacts, words: string) =>
     : ''
 
 /** What brings it there: water, and medium where the house lets no more water in. */
-function thinner(wantedUl: number, roomUl = Infinity): string {
+function thinner(wantedUl: number, dropUl: number, roomUl = Infinity): string {
   const { waterUl, mediumUl } = thinWithin(wantedUl, roomUl)
-  if (mediumUl === 0) return `${drops(waterUl)} of water bring it there`
+  if (mediumUl === 0) return `${drops(waterUl, dropUl)} of water bring it there`
   const first =
-    waterUl >= DROP_UL
-      ? `${drops(waterUl)} of water are all that the limit leaves room for, then `
+    waterUl >= dropUl
+      ? `${drops(waterUl, dropUl)} of water are all that the limit leaves room for, then `
       : 'it has all the water it may have, so add '
   return `${first}${formatMl(mediumUl)} of medium; time it again`
 }
@@ -104,8 +106,9 @@ export function factsFromTexts(
 /**
  * Everything a bottle needs now, the most pressing first; empty where it is ready.
  * @param date how a time is written for people
+ * @param dropUl volume of a drop of water here
  */
-export function needsOf(b: RackFacts, now: number, date: (ms: number) => string): Need[] {
+export function needsOf(b: RackFacts, now: number, date: (ms: number) => string, dropUl = START_DROPS.water): Need[] {
   if (b.ul === 0)
     return [
       {
@@ -135,13 +138,13 @@ export function needsOf(b: RackFacts, now: number, date: (ms: number) => string)
     add(
       'evaporated',
       `Lost ${formatMl(b.evaporatedUl)} of water`,
-      `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b, ' and')}: ${drops(b.evaporatedUl)} bring it back. Add them by halves, stir, look.`,
+      `It has lost ${formatMl(b.evaporatedUl)} of water${thickened(b, ' and')}: ${drops(b.evaporatedUl, dropUl)} bring it back. Add them by halves, stir, look.`,
     )
   else if (b.thinUl > 0 && b.expectedS !== null && b.wantedS && b.readAt !== null)
     add(
       'thickened',
-      `Too thick by ${drops(b.thinUl)}`,
-      `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${thinner(b.thinUl, b.roomUl)}.`,
+      `Too thick by ${drops(b.thinUl, dropUl)}`,
+      `It is flat in about ${b.expectedS.toFixed(1)} s, read ${date(b.readAt)}, and ${b.wantedS[0]} to ${b.wantedS[1]} s are wanted: ${thinner(b.thinUl, dropUl, b.roomUl)}.`,
     )
   if (b.keepUntil !== null && b.keepUntil > now && b.keepUntil - now <= KEEP_WARNING_DAYS * DAY)
     add(

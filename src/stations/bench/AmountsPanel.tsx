@@ -1,8 +1,10 @@
 'use client'
 
 import { Input } from 'antd'
-import { formatFlOz, formatGrams, formatMl, massMg } from '@/core/quantity/format'
+import { dropOf } from '@/core/quantity/dropSizes'
+import { formatDrops, formatFlOz, formatGrams, formatMl, formatSpoons, isCounted, massMg } from '@/core/quantity/format'
 import { Notice } from '@/ui/frame/Notice'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { FluidOunceTrap } from './FluidOunceTrap'
 import { type Draft, type MixView } from './mixDraft'
 
@@ -16,6 +18,7 @@ export function AmountsPanel({
   change: (d: Partial<Draft>) => void
   view: MixView
 }) {
+  const sizes = useDropSizes()
   if (view.lines.length === 0)
     return (
       <section className="panel">
@@ -47,6 +50,9 @@ export function AmountsPanel({
               <tr key={l.materialId} data-testid="amount">
                 <td>
                   {l.material.name}
+                  {l.kind === 'additive' ? (
+                    <small className="block">{formatCounted(l.targetUl, dropOf(sizes, l.kind))}</small>
+                  ) : null}
                   {more > 0 ? <b className="block">add {formatMl(more)}</b> : null}
                 </td>
                 <td className="num sum" title={`${l.targetUl} µl`}>
@@ -93,5 +99,9 @@ export function AmountsPanel({
     </section>
   )
 }
+
+/** An additive as one measures it: counted, or by the scoop where that would be too many drops. */
+const formatCounted = (ul: number, dropUl: number) =>
+  isCounted(ul, dropUl) ? formatDrops(ul, dropUl) : `about ${formatSpoons(ul)}`
 
 const bare = (text: string) => text.replace(/\u00a0.*$/, '')

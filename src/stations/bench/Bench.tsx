@@ -9,6 +9,7 @@ import { type UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'
 import { rulesOf, type RulesRow } from '@/db/people/houseRules'
 import { Cup } from '@/ui/pictures/Cup'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { BenchProviders } from '@/ui/frame/Providers'
 import { benchView, type Draft } from './mixDraft'
 import { RecipePanel } from './RecipePanel'
@@ -45,8 +46,12 @@ export function Bench({
   const [draft, setDraft] = useState(start.draft)
   const change = (part: Partial<Draft>) => setDraft((d) => ({ ...d, ...part }))
   const rules = useMemo(() => rulesOf(row), [row])
+  const sizes = useDropSizes()
   const schools = useMemo((): School[] => schoolsOf(rules), [rules])
-  const view = useMemo(() => benchView(draft, byId, units, waterRule, rules), [draft, byId, units, waterRule, rules])
+  const view = useMemo(
+    () => benchView(draft, byId, units, waterRule, rules, sizes),
+    [draft, byId, units, waterRule, rules, sizes],
+  )
   const layers = view.lines.map((l) => ({
     id: l.materialId,
     label: l.material.name,

@@ -35,7 +35,7 @@ const materials = new Map(
       solids: 1,
       priceMinor: 500,
       containerUl: 10_000,
-      onHandUl: 100,
+      onHandUl: 40,
       densityGPerMl: 0.96,
     }),
   ].map((m) => [m.id, m]),
@@ -87,28 +87,28 @@ describe('the bench from what is typed', () => {
   it('has the drops of an additive within its total, its cost and what is short, as any line', () => {
     const v = view({ total: '240 ml', drops: [{ id: 'oil', parts: '2' }] })
     expect(v.lines.map((l) => [l.materialId, l.targetUl])).toEqual([
-      ['teal', 79_917],
-      ['flow', 159_833],
-      ['oil', 250],
+      ['teal', 79_975],
+      ['flow', 159_950],
+      ['oil', 75],
     ])
     // So it fits the bottle of 240 ml that is offered for it.
     expect(v.totalUl).toBe(240_000)
     expect(usualSizeUl(v.totalUl)).toBe(240_000)
     expect(v.drops).toEqual([{ materialId: 'oil', parts: 2 }])
-    const bare = view({ total: '239.75 ml' })
-    expect(v.cost.minor - bare.cost.minor).toBeCloseTo((250 * 500) / 10_000, 0)
-    expect(v.short).toEqual([{ material: materials.get('oil'), lackUl: 150 }])
+    const bare = view({ total: '239.925 ml' })
+    expect(v.cost.minor - bare.cost.minor).toBeCloseTo((75 * 500) / 10_000, 0)
+    expect(v.short).toEqual([{ material: materials.get('oil'), lackUl: 35 }])
     // An additive bears water as a medium does, so a mix at its limit has room for a little more.
     expect(v.water!.roomUl).toBeGreaterThan(0)
   })
   it('reads what was really dropped in, and says what cannot be read', () => {
     const more = view({ total: '240 ml', drops: [{ id: 'oil', parts: '2' }], poured: { oil: '9 drops' } })
-    expect(more.lines.at(-1)).toMatchObject({ targetUl: 450, pouredUl: 450 })
-    expect(more.totalUl).toBe(240_200)
+    expect(more.lines.at(-1)).toMatchObject({ targetUl: 135, pouredUl: 135 })
+    expect(more.totalUl).toBe(240_060)
     expect(view({ drops: [{ id: 'oil', parts: 'some' }] }).problems.join()).toMatch('“some” is not a number')
     expect(view({ drops: [{ id: 'oil', parts: '2' }], poured: { oil: 'a few' } }).problems).toHaveLength(1)
     // Twice the paint went in: twice the drops go in.
     const grown = view({ total: '240 ml', drops: [{ id: 'oil', parts: '2' }], poured: { teal: '160 ml' } })
-    expect(grown.lines.at(-1)!.targetUl).toBe(500)
+    expect(grown.lines.at(-1)!.targetUl).toBe(150)
   })
 })

@@ -7,6 +7,7 @@ import { houseRatioOf, NO_RULES, type HouseRules } from '@/core/mix/houseRules'
 import { ingredients, rescale, type Ingredient, type Recipe } from '@/core/mix/recipe'
 import { judgeWater, type WaterRule, type WaterVerdict } from '@/core/mix/waterLimit'
 import { costOf, type Cost } from '@/core/purchase/cost'
+import { dropOf, START_DROPS, type DropSizes } from '@/core/quantity/dropSizes'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
 import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
@@ -85,14 +86,19 @@ export function houseRatio(paints: readonly { material: Material; parts: number 
 }
 
 /** What a draft is scaled by, as typed. @throws Invalid saying what to type */
-function scaleOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: UnitSystem): ScaleBy {
+function scaleOf(draft: Draft, materials: ReadonlyMap<string, Material>, units: UnitSystem, sizes: DropSizes): ScaleBy {
   const from = materials.get(draft.scaleId)
   if (draft.scaleBy === 'left') return { by: 'left', materialId: draft.scaleId, leftUl: from?.onHandUl ?? null }
   if (draft.scaleBy === 'ingredient')
     return {
       by: 'ingredient',
       materialId: draft.scaleId,
-      ul: parsePouredUl(draft.scaleText.trim() || '0', from?.densityGPerMl ?? 1, units),
+      ul: parsePouredUl(
+        draft.scaleText.trim() || '0',
+        from?.densityGPerMl ?? 1,
+        units,
+        dropOf(sizes, from?.kind ?? 'paint'),
+      ),
     }
   if (draft.scaleBy === 'cups')
     return {
@@ -110,6 +116,7 @@ export function benchView(
   units: UnitSystem,
   waterRule: WaterRule,
   rules: HouseRules = NO_RULES,
+  sizes: DropSizes = START_DROPS,
 ): MixView {
   const problems: string[] = []
   const attempt = sayer(problems)
@@ -155,11 +162,16 @@ export function benchView(
   }
   if (paints.length === 0 && mediums.length === 0) return nothing
   const list = attempt(() => ingredients(recipe), [])
-  const scale = attempt(() => scaleOf(draft, materials, units), { by: 'total', ul: 0 } as const)
+  const scale = attempt(() => scaleOf(draft, materials, units, sizes), { by: 'total', ul: 0 } as const)
   if (list.length === 0 || (scale.by === 'total' && scale.ul <= 0)) return nothing
   const counted = partsOf(draft.drops)
     .filter((d) => d.parts > 0)
-    .map(({ material, materialId, parts }) => ({ material, materialId, per100Ml: parts }))
+    .map(({ material, materialId, parts }) => ({
+      material,
+      materialId,
+      per100Ml: parts,
+      dropUl: dropOf(sizes, material.kind),
+    }))
   const { plannedUl, dropsUl: plannedDropsUl } = attempt(() => amountsWithDrops(list, counted, scale), {
     plannedUl: [],
     dropsUl: [],
@@ -167,9 +179,8 @@ export function benchView(
   if (plannedUl.reduce((a, b) => a + b, 0) <= 0) return nothing
   const pouredOf = ({ materialId }: { materialId: string }) => {
     const text = draft.poured[materialId]?.trim()
-    return text
-      ? attempt(() => parsePouredUl(text, materials.get(materialId)!.densityGPerMl, units), undefined)
-      : undefined
+    const { densityGPerMl, kind } = materials.get(materialId)!
+    return text ? attempt(() => parsePouredUl(text, densityGPerMl, units, dropOf(sizes, kind)), undefined) : undefined
   }
   const poured = list.map(pouredOf)
   const { targetsUl, totalUl: bareUl, extraUl: bareExtraUl } = rescale(list, plannedUl, poured)

@@ -1,8 +1,10 @@
 import type { JournalEntry, MonthPoured } from '@/db/ledger'
+import type { Dropper } from '@/db/people/droppers'
 import type { StudioFacts } from '@/db/people/studio'
 import { undoAction } from '@/server/undoAction'
 import { JournalTable } from '@/ui/tables/JournalTable'
 import { EmptyState } from '@/ui/frame/Notice'
+import { Droppers } from './Droppers'
 import { HouseRules } from './HouseRules'
 import { PouredByMonth } from './PouredByMonth'
 
@@ -11,10 +13,12 @@ export function Notebook({
   entries,
   months,
   studio,
+  droppers,
 }: {
   entries: JournalEntry[]
   months: MonthPoured[]
   studio: StudioFacts
+  droppers: Dropper[]
 }) {
   return (
     <>
@@ -40,7 +44,10 @@ export function Notebook({
             )}
           </section>
         </div>
-        <HouseRules studio={studio} />
+        <div className="grid">
+          <HouseRules studio={studio} />
+          <Droppers droppers={droppers} units={studio.units} />
+        </div>
       </div>
     </>
   )

@@ -17,6 +17,7 @@ import type { PlanWithParts } from '@/db/plans/read'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import { readVolume } from '@/ui/forms/QuantityInput'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { useSend } from '@/ui/hooks/useSend'
 import { pourAction } from './actions'
 
@@ -45,6 +46,7 @@ export function PourSheet({
   const [checked, setChecked] = useState<ReadonlySet<number>>(new Set())
   const { send, pending, refusal } = useSend<{ pieceId: string }>()
   const router = useRouter()
+  const dropSizes = useDropSizes()
   const byId = new Map(bottles.map((b) => [b.id, b]))
   const reads = amounts.map((a) => readVolume(a, units))
   const total = reads.reduce((s, r) => s + (r.value ?? 0), 0)
@@ -93,8 +95,11 @@ export function PourSheet({
               {plan.parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
                 const needs = b
-                  ? needsOf({ ...factsFromTexts(b, Date.parse(now)), roomUl: b.roomUl }, Date.parse(now), (at) =>
-                      dayAndTime(at, zone),
+                  ? needsOf(
+                      { ...factsFromTexts(b, Date.parse(now)), roomUl: b.roomUl },
+                      Date.parse(now),
+                      (at) => dayAndTime(at, zone),
+                      dropSizes.water,
                     ).filter((n) => n.kind !== 'low')
                   : []
                 return (

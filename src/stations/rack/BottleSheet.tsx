@@ -58,7 +58,12 @@ export function BottleSheet({
   goBack,
 }: Props) {
   const facts = factsFromTexts(bottle, now.getTime())
-  const needs = needsOf({ ...facts, roomUl: water?.roomUl }, now.getTime(), (at) => dayAndTime(at, studio.zone))
+  const needs = needsOf(
+    { ...facts, roomUl: water?.roomUl },
+    now.getTime(),
+    (at) => dayAndTime(at, studio.zone),
+    studio.drops.water,
+  )
   const density = bottle.ul > 0 ? portions.reduce((s, p) => s + p.ul * p.densityGPerMl, 0) / bottle.ul : 0
   const cost = costOf(portions)
   const seconds = facts.expectedS ?? bottle.levelTimeS

@@ -8,6 +8,7 @@ import { formatDrops, formatSmall } from '@/core/quantity/format'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import type { Water } from '@/db/materials/mixable'
 import { Notice } from '@/ui/frame/Notice'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { QuantityInput, readVolume } from '@/ui/forms/QuantityInput'
 
 /** Water for a bottle: what evaporated, or drops until it pours as it should. */
@@ -30,7 +31,8 @@ export function WaterForm({
   pending: boolean
   onAdd: (waterId: string, ul: number) => void
 }) {
-  const [typed, setTyped] = useState(evaporatedUl ? formatDrops(evaporatedUl).replace('\u00a0', ' ') : '')
+  const { water: dropUl } = useDropSizes()
+  const [typed, setTyped] = useState(evaporatedUl ? formatDrops(evaporatedUl, dropUl).replace('\u00a0', ' ') : '')
   const [waterId, setWaterId] = useState(usualWater(waters)?.id)
   return (
     <>
@@ -41,6 +43,7 @@ export function WaterForm({
           value={typed}
           onChange={setTyped}
           system={units}
+          dropUl={dropUl}
           size="large"
           placeholder="6 drops"
         />
@@ -55,11 +58,11 @@ export function WaterForm({
           options={waters.map((w) => ({ value: w.id, label: w.name }))}
         />
       </label>
-      {limit && (readVolume(typed, units).value ?? 0) > Math.max(limit.roomUl, evaporatedUl) ? (
+      {limit && (readVolume(typed, units, dropUl).value ?? 0) > Math.max(limit.roomUl, evaporatedUl) ? (
         <Notice kind="warning">
           {limit.sentence}{' '}
           {limit.roomUl > 0
-            ? `There is room for ${formatSmall(limit.roomUl)} of water`
+            ? `There is room for ${formatSmall(limit.roomUl, dropUl)} of water`
             : 'There is no room for more water'}
           : thin it with medium instead.
         </Notice>
@@ -72,7 +75,7 @@ export function WaterForm({
         size="large"
         loading={pending}
         disabled={!waterId}
-        onClick={() => attempt(() => onAdd(waterId!, parseVolumeUl(typed, units)))}
+        onClick={() => attempt(() => onAdd(waterId!, parseVolumeUl(typed, units, dropUl)))}
       >
         Add the water
       </Button>

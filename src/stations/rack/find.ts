@@ -1,6 +1,7 @@
 import type { Band } from '@/core/consistency/levelTime'
 import { hexToLab } from '@/core/colour/lab'
 import { fold } from '@/core/paint/fold'
+import { START_DROPS } from '@/core/quantity/dropSizes'
 import { hueOrder } from '@/core/colour/hueFamily'
 import { isPressing, needsOf, type Need, type NeedKind } from '@/core/vessel/needs'
 import { shelves, type Grouping } from '@/core/vessel/shelves'
@@ -66,9 +67,10 @@ export async function findBottles(
   zone: string,
   from = 0,
   count = RACK_CHUNK,
+  dropUl = START_DROPS.water,
 ): Promise<FoundRack> {
   const [all, { bands }] = [await rackBottles(tx, filter.show === 'empty'), await houseRules(tx)]
-  return sortRack(all, filter, now, bands, zone, from, count)
+  return sortRack(all, filter, now, bands, zone, from, count, dropUl)
 }
 
 /** As `findBottles`, of bottles that are here already. */
@@ -80,6 +82,7 @@ export function sortRack(
   zone: string,
   from: number,
   count: number,
+  dropUl = START_DROPS.water,
 ): FoundRack {
   const words = fold(filter.q).split(' ').filter(Boolean)
   const date = (at: number) => dayAndTime(at, zone)
@@ -133,7 +136,7 @@ export function sortRack(
         isReference: b.isReference,
         hasAdditive: b.hasAdditive,
         expectedS: known.expectedS,
-        needs: needsOf(known, now.getTime(), date).map(({ kind, short }) => ({ kind, short })),
+        needs: needsOf(known, now.getTime(), date, dropUl).map(({ kind, short }) => ({ kind, short })),
       }
     }),
   }
@@ -154,16 +157,18 @@ export const tooThick = (all: readonly RackBottle[], now: Date) =>
 /**
  * What the rack asks for, the pressing first, then what comes due by date.
  * @param roomUl water that those which are too thick may still have
+ * @param dropUl volume of a drop of water here
  */
 export function alertsOf(
   all: readonly RackBottle[],
   now: Date,
   zone: string,
   roomUl: (id: string) => number | undefined,
+  dropUl = START_DROPS.water,
 ): Alert[] {
   const date = (at: number) => dayAndTime(at, zone)
   const found = all.flatMap((b) =>
-    needsOf({ ...factsOf(b, now.getTime()), roomUl: roomUl(b.id) }, now.getTime(), date).map((need) => ({
+    needsOf({ ...factsOf(b, now.getTime()), roomUl: roomUl(b.id) }, now.getTime(), date, dropUl).map((need) => ({
       id: b.id,
       label: b.label,
       hex: b.hex,

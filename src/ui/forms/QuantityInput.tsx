@@ -6,8 +6,8 @@ import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import { readTypedIfAny, type Typed } from '@/core/quantity/typed'
 
 /** Reads a volume as it is typed, µl. */
-export const readVolume = (text: string, system: UnitSystem): Typed<number | undefined> =>
-  readTypedIfAny(text, (t) => parseVolumeUl(t, system))
+export const readVolume = (text: string, system: UnitSystem, dropUl?: number): Typed<number | undefined> =>
+  readTypedIfAny(text, (t) => parseVolumeUl(t, system, dropUl))
 
 /** A volume typed in any unit, with its other readings beside it while typing. */
 export function QuantityInput({
@@ -19,6 +19,7 @@ export function QuantityInput({
   placeholder,
   size = 'middle',
   compact = false,
+  dropUl,
 }: {
   value: string
   onChange: (text: string) => void
@@ -28,8 +29,10 @@ export function QuantityInput({
   placeholder?: string
   size?: 'middle' | 'large'
   compact?: boolean
+  /** Volume of a drop of what is typed; a drop of water where nothing is said, µl. */
+  dropUl?: number
 }) {
-  const read = readVolume(value, system)
+  const read = readVolume(value, system, dropUl)
   const also =
     read.value === undefined
       ? ''

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
-import { findBottles } from '@/stations/rack/find'
+import { findBottles, RACK_CHUNK } from '@/stations/rack/find'
 import { readRackFilter } from '@/stations/rack/filter'
 import { Shelf } from '@/stations/rack/Shelf'
 import { firstValues, type Search } from '@/ui/frame/search'
@@ -11,6 +11,9 @@ export const metadata: Metadata = { title: 'Rack' }
 export default async function Rack({ searchParams }: { searchParams: Search }) {
   const filter = readRackFilter(firstValues(await searchParams))
   const now = new Date()
-  const found = await inStudio(async (tx) => findBottles(tx, filter, now, (await studioFacts(tx)).zone))
+  const found = await inStudio(async (tx) => {
+    const { zone, drops } = await studioFacts(tx)
+    return findBottles(tx, filter, now, zone, 0, RACK_CHUNK, drops.water)
+  })
   return <Shelf found={found} filter={filter} now={now.getTime()} />
 }

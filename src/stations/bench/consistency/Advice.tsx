@@ -1,13 +1,12 @@
 import type { WaterAdvice } from '@/core/consistency/waterAdvice'
 import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
 
-const amount = (ul: number) => `${formatSmall(ul)} (${formatSmallBeside(ul)})`
-
-/** What to add, in one sentence, with how sure it is. */
-export function adviceSentence(a: WaterAdvice): string {
+/** What to add, in one sentence, with how sure it is. @param dropUl volume of a drop of water */
+export function adviceSentence(a: WaterAdvice, dropUl: number): string {
+  const amount = (ul: number) => `${formatSmall(ul, dropUl)} (${formatSmallBeside(ul, dropUl)})`
   const range =
     a.rangeUl[1] > 0
-      ? ` Eight times in ten it takes ${formatSmall(a.rangeUl[0], a.rangeUl[1])} to ${formatSmall(a.rangeUl[1])}.`
+      ? ` Eight times in ten it takes ${formatSmall(a.rangeUl[0], dropUl, a.rangeUl[1])} to ${formatSmall(a.rangeUl[1], dropUl)}.`
       : ''
   if (a.kind === 'good') return 'It is as wanted. Leave the water alone.'
   if (a.kind === 'too thin')
@@ -22,7 +21,7 @@ export function adviceSentence(a: WaterAdvice): string {
 }
 
 /** The additions as one does them. */
-export function adviceSteps(a: WaterAdvice): string {
+export function adviceSteps(a: WaterAdvice, dropUl: number): string {
   if (a.stepsUl.length < 2) return ''
-  return `In two steps: ${a.stepsUl.map((s) => formatSmall(s, a.waterUl)).join(', stir and look, then ')}.`
+  return `In two steps: ${a.stepsUl.map((s) => formatSmall(s, dropUl, a.waterUl)).join(', stir and look, then ')}.`
 }

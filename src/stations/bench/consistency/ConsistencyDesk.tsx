@@ -14,6 +14,7 @@ import { ago } from '@/ui/tables/dates'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { BenchProviders } from '@/ui/frame/Providers'
 import { readVolume } from '@/ui/forms/QuantityInput'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { useSend } from '@/ui/hooks/useSend'
 import { BenchNav } from '../BenchNav'
 import { waterBottleAction } from './actions'
@@ -146,6 +147,7 @@ function Reading({
   waterId: string | undefined
   now: string
 }) {
+  const { water: dropUl } = useDropSizes()
   const [typed, setTyped] = useState('')
   const [trouble, setTrouble] = useState<string>()
   const { send, pending, refusal } = useSend<null>()
@@ -161,14 +163,14 @@ function Reading({
   })
   const firstUl = advice.stepsUl[0] ?? advice.waterUl
   const add = () => {
-    const read = typed.trim() ? readVolume(typed, data.units) : { value: firstUl }
+    const read = typed.trim() ? readVolume(typed, data.units, dropUl) : { value: firstUl }
     if (!read.value) return setTrouble(read.sentence ?? 'Type how much water went in, like 6 drops.')
     setTrouble(undefined)
     const ul = read.value
     send(
       (requestId) => waterBottleAction({ requestId, vesselId: bottle.id, waterId, ul, note: 'to consistency' }),
       () => setTyped(''),
-      `${formatSmall(ul)} booked`,
+      `${formatSmall(ul, dropUl)} booked`,
     )
   }
   return (
@@ -179,7 +181,7 @@ function Reading({
           <h2>How much water?</h2>
           <div className="big" data-testid="advice" data-ul={firstUl}>
             {firstUl > 0
-              ? formatSmall(firstUl)
+              ? formatSmall(firstUl, dropUl)
               : advice.kind === 'good'
                 ? 'none'
                 : advice.mediumUl
@@ -188,7 +190,7 @@ function Reading({
             {firstUl > 0 && advice.stepsUl.length > 1 ? <small className="muted"> first</small> : null}
           </div>
           <p className="near">
-            {adviceSentence(advice)} {adviceSteps(advice)}
+            {adviceSentence(advice, dropUl)} {adviceSteps(advice, dropUl)}
           </p>
           <p className="muted">{bottle.limit}</p>
           <div className="row">
@@ -197,7 +199,7 @@ function Reading({
                 size="large"
                 value={typed}
                 aria-label="Water that went in"
-                placeholder={firstUl > 0 ? formatSmall(firstUl) : '6 drops, 0.4 ml'}
+                placeholder={firstUl > 0 ? formatSmall(firstUl, dropUl) : '6 drops, 0.4 ml'}
                 onChange={(e) => setTyped(e.target.value)}
                 onPressEnter={add}
               />

@@ -2,10 +2,10 @@
 
 import { besideReference, undiluted, type Beside } from '@/core/consistency/reference'
 import { formatMl, formatSmall, isCounted } from '@/core/quantity/format'
-import { DROP_UL } from '@/core/quantity/units'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { Mound } from '@/ui/pictures/Mound'
 import { Notice } from '@/ui/frame/Notice'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { useSend } from '@/ui/hooks/useSend'
 import { correctAction, referenceAction } from './actions'
 import type { DeskBottle } from './queries'
@@ -15,8 +15,8 @@ import styles from './consistency.module.css'
 const SIX = 6
 
 /** What makes a bottle agree, in few words. */
-function thinBy({ waterUl, mediumUl }: Beside): string {
-  const water = waterUl >= DROP_UL ? formatSmall(waterUl) : ''
+function thinBy({ waterUl, mediumUl }: Beside, dropUl: number): string {
+  const water = waterUl >= dropUl ? formatSmall(waterUl, dropUl) : ''
   const medium = mediumUl > 0 ? `${formatMl(mediumUl)} of medium` : ''
   return [water, medium].filter(Boolean).join(', then ')
 }
@@ -33,6 +33,7 @@ export function ReferenceStrip({
   chosen: string
   onChoose: (id: string) => void
 }) {
+  const { water: dropUl } = useDropSizes()
   const { send, pending, refusal } = useSend<null>()
   const compared = (b: DeskBottle) => ({
     id: b.id,
@@ -52,7 +53,7 @@ export function ReferenceStrip({
         {bottles.map((b) => {
           const x = beside?.get(b.id)
           const seconds = x?.levelTimeS ?? Math.exp(b.belief.a - b.belief.b * b.w)
-          const drops = x ? Math.round(x.waterUl / DROP_UL) : 0
+          const drops = x ? Math.round(x.waterUl / dropUl) : 0
           return (
             <li key={b.id} data-chosen={b.id === chosen ? '' : undefined} data-testid="strip">
               <button type="button" className={styles.stripName} onClick={() => onChoose(b.id)}>
@@ -72,7 +73,7 @@ export function ReferenceStrip({
                       ? 'agrees'
                       : x.verdict === 'thinner'
                         ? 'thinner'
-                        : `thicker: ${thinBy(x)}`}
+                        : `thicker: ${thinBy(x, dropUl)}`}
               </span>
               {b.isReference ? (
                 <button
@@ -85,7 +86,7 @@ export function ReferenceStrip({
               ) : reference ? (
                 <span className={styles.stripDo}>
                   {[...new Set([SIX, drops])]
-                    .filter((n) => n > 0 && n * DROP_UL <= b.roomUl)
+                    .filter((n) => n > 0 && n * dropUl <= b.roomUl)
                     .map((n) => (
                       <button
                         key={n}
@@ -95,13 +96,13 @@ export function ReferenceStrip({
                         onClick={() =>
                           send(
                             (requestId) =>
-                              correctAction({ requestId, vesselId: b.id, waterId, ul: n * DROP_UL, likeS }),
+                              correctAction({ requestId, vesselId: b.id, waterId, ul: Math.round(n * dropUl), likeS }),
                             undefined,
-                            `${formatSmall(n * DROP_UL)} into ${b.label}, taken to agree now`,
+                            `${formatSmall(n * dropUl, dropUl)} into ${b.label}, taken to agree now`,
                           )
                         }
                       >
-                        +{isCounted(n * DROP_UL) ? n : formatMl(n * DROP_UL)}
+                        +{isCounted(n * dropUl, dropUl) ? n : formatMl(n * dropUl)}
                       </button>
                     ))}
                 </span>

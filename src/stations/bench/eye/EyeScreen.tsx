@@ -8,6 +8,7 @@ import { additionOf, stillOn } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { portionsOfMix, readBack, type Addition } from '@/core/mix/readBack'
 import { judgeWater, type WaterRule } from '@/core/mix/waterLimit'
+import { dropOf } from '@/core/quantity/dropSizes'
 import { formatMl, formatVolume } from '@/core/quantity/format'
 import { formatRatio } from '@/core/quantity/ratio'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
@@ -18,6 +19,7 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import { BenchProviders } from '@/ui/frame/Providers'
 import { attemptOr } from '@/ui/hooks/useAttempt'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { useHandKeys } from '@/ui/hooks/useHandKeys'
 import { useScale } from '@/ui/hooks/useScale'
 import { FluidOunceTrap } from '../FluidOunceTrap'
@@ -68,6 +70,8 @@ export function EyeScreen({
   const { typed, setTyped, carry } = useTyped<EyeEvent>((event) => send(event, true))
   const now = state.now && (byId.get(state.now.id) ?? bottleById.get(state.now.id))
   const density = now?.densityGPerMl ?? 1
+  const sizes = useDropSizes()
+  const dropUl = dropOf(sizes, (state.now && byId.get(state.now.id)?.kind) ?? 'paint')
   const nameOf = (id: string) => byId.get(id)?.name ?? bottleById.get(id)?.label ?? 'gone since'
 
   // Every weight that stands is an addition of what was named; the first one that stands is the empty cup.
@@ -110,7 +114,7 @@ export function EyeScreen({
 
   const book = () =>
     attemptOr(setTrouble, () => {
-      const ul = parsePouredUl(typed, density, units)
+      const ul = parsePouredUl(typed, density, units, dropUl)
       carry({ kind: 'add', ul, grams: stillOn(settledG, state.baselineG) })
     })
   const next = () => {

@@ -10,6 +10,7 @@ import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format
 import { parsePouredUl } from '@/core/quantity/parse'
 import { HandInput } from '@/ui/forms/HandInput'
 import { attemptOr } from '@/ui/hooks/useAttempt'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { adviceSentence, adviceSteps } from '../consistency/Advice'
 import { BandScale } from '../consistency/BandScale'
 import { useTries } from '../useTries'
@@ -66,6 +67,7 @@ function WatchPart({ plan, send, state }: StepProps) {
 }
 
 function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProps) {
+  const { water: dropUl } = useDropSizes()
   const cup = pouredWater(plan, state)
   const at = (ul: number) => wAfter(waterContent(cup), cup.ul, ul)
   const points = state.readings.map((r) => ({ w: at(r.atUl), lnT: Math.log(r.levelTimeS), sigma: r.sigma }))
@@ -89,7 +91,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
   const add = () =>
     attemptOr(say, () => {
       const isTyped = typed.trim() !== ''
-      const ul = isTyped ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units) : suggestedUl
+      const ul = isTyped ? parsePouredUl(typed, plan.water?.densityGPerMl ?? 1, units, dropUl) : suggestedUl
       if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
       if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
       // Booked as advised now, what the scale shows a moment later would be taken for more water.
@@ -100,7 +102,11 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
       else send(event)
     })
   const done = !typed.trim() && (suggestedUl <= 0 || (good && !weighedUl))
-  const label = done ? 'It is good' : typed.trim() ? 'Added what was typed' : `Added ${formatSmall(suggestedUl)}`
+  const label = done
+    ? 'It is good'
+    : typed.trim()
+      ? 'Added what was typed'
+      : `Added ${formatSmall(suggestedUl, dropUl)}`
   return (
     <>
       <StepKey label={label} next={() => (done ? send({ kind: 'good' }) : add())} />
@@ -125,7 +131,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
             first={advice.stepsUl.length > 1}
           />
           <p className={benchStyles.guideSay}>
-            {adviceSentence(advice)} {adviceSteps(advice)}
+            {adviceSentence(advice, dropUl)} {adviceSteps(advice, dropUl)}
           </p>
         </>
       )}
@@ -171,7 +177,8 @@ function Amount({
   /** More is to follow after a stir and a look. */
   first: boolean
 }) {
-  const [number, unit] = (suggestedUl > 0 ? formatSmall(suggestedUl) : formatMl(mediumUl)).split('\u00a0')
+  const { water: dropUl } = useDropSizes()
+  const [number, unit] = (suggestedUl > 0 ? formatSmall(suggestedUl, dropUl) : formatMl(mediumUl)).split('\u00a0')
   return (
     <>
       <div
@@ -184,7 +191,7 @@ function Amount({
       </div>
       <p className={benchStyles.guideUnder}>
         {suggestedUl > 0
-          ? `${weighed ? 'by the scale' : first ? 'of water, first' : 'of water'} · ${formatSmallBeside(suggestedUl)}`
+          ? `${weighed ? 'by the scale' : first ? 'of water, first' : 'of water'} · ${formatSmallBeside(suggestedUl, dropUl)}`
           : 'of medium'}
       </p>
     </>

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
-import { begun, gone, open, scaleAt } from '../../../../tests/support/guideSteps'
-import { act, screen } from '@testing-library/react'
+import { begun, gone, open, plan, scaleAt } from '../../../../tests/support/guideSteps'
+import { act, cleanup, screen } from '@testing-library/react'
 import { type GuideEvent } from '@/core/mix/guide'
 import { PourStep } from './PourStep'
 
@@ -81,5 +81,20 @@ describe('pouring a line', () => {
     expect(step.sent).toEqual([{ kind: 'pour', ul: 98_000 }])
     await step.answer(false)
     expect(screen.getByLabelText('Typed: Flow')).toHaveProperty('value', '98 ml')
+  })
+  it('an additive is counted in its own drops, and weighed or scooped where nobody counts so many', () => {
+    const additive = (plannedUl: number) => ({
+      ...plan,
+      lines: [{ ...plan.lines[0]!, name: 'Silicone', kind: 'additive' as const, byDrop: true, plannedUl }],
+    })
+    open(PourStep, begun, scaleAt(30), additive(90))
+    expect(left()).toBe('6\u00a0drops')
+    cleanup()
+    const step = open(PourStep, begun, scaleAt(30), additive(5_000))
+    expect(left()).toBe('5.0 g')
+    expect(document.body.textContent).toMatch('1\u00a0tsp')
+    step.type('Typed: Silicone', '40 drops')
+    step.enter('Typed: Silicone')
+    expect(step.sent).toEqual([{ kind: 'pour', ul: 600, grams: 30 }])
   })
 })

@@ -2,11 +2,13 @@
 
 import { useEffect, useState } from 'react'
 import { additionOf, stillOn } from '@/core/device/settle'
-import { formatDrops, formatFlOz, formatMl } from '@/core/quantity/format'
+import { dropOf } from '@/core/quantity/dropSizes'
+import { formatDrops, formatFlOz, formatMl, formatSpoons, isCounted } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
 import { HandInput } from '@/ui/forms/HandInput'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { attemptOr } from '@/ui/hooks/useAttempt'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import type { StepProps } from './stepProps'
 import { FluidOunceTrap } from '../FluidOunceTrap'
 import { StepKey } from './StepKey'
@@ -24,9 +26,13 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
   const line = plan.lines[state.line]!
   const pouring = pouringOf(plan, state, scale.grams, scale.resolutionG)!
   const { typed, setTyped, carry } = useTyped(sendTyped)
+  const dropUl = dropOf(useDropSizes(), line.kind)
+  // More of it than anybody counts is weighed, or scooped.
+  const byDrop = line.byDrop && isCounted(pouring.targetUl, dropUl)
+  const scoop = line.byDrop ? formatSpoons(pouring.targetUl) : ''
   // Of which line it was said that it is in, before the scale has shown it and stands.
   const [asked, setAsked] = useState<{ line: number; late: boolean }>()
-  const weighed = scale.here && state.baselineG !== null && !line.byDrop
+  const weighed = scale.here && state.baselineG !== null && !byDrop
   // A scale that went away is waited for no longer: the key books by sight or by what is typed.
   const waiting = weighed && asked?.line === state.line
   const grams = stillOn(scale.settledG, state.baselineG)
@@ -38,13 +44,13 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
     setAsked(undefined)
     if (typed.trim())
       attemptOr(say, () => {
-        const ul = parsePouredUl(typed, line.densityGPerMl, units)
+        const ul = parsePouredUl(typed, line.densityGPerMl, units, dropUl)
         carry({ kind: 'pour', ul, grams })
       })
     else if (weighed) setAsked({ line: state.line, late: false })
     else bySight()
   }
-  const planned = line.byDrop ? formatDrops(pouring.targetUl) : formatMl(pouring.leftUl)
+  const planned = byDrop ? formatDrops(pouring.targetUl, dropUl) : formatMl(pouring.leftUl)
   const label = waiting
     ? 'Hands off…'
     : typed.trim()
@@ -81,9 +87,9 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
         {line.hex ? <Chip hex={line.hex} size={52} /> : null}
         {line.name}
       </h2>
-      {line.byDrop ? (
+      {byDrop ? (
         <div className={benchStyles.guideNumber} data-testid="left">
-          {formatDrops(pouring.targetUl)}
+          {formatDrops(pouring.targetUl, dropUl)}
         </div>
       ) : (
         <>
@@ -93,7 +99,7 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
           </div>
           <p className={benchStyles.guideUnder}>
             {pouring.isThere ? 'That is it' : over ? 'too much' : 'still to pour'} ·{' '}
-            {formatMl(Math.abs(pouring.leftUl))} · {formatFlOz(Math.abs(pouring.leftUl))}
+            {formatMl(Math.abs(pouring.leftUl))} · {scoop || formatFlOz(Math.abs(pouring.leftUl))}
           </p>
         </>
       )}
@@ -116,7 +122,7 @@ export function PourStep({ plan, state, scale, send, sendTyped, units, say, send
               ? ` · ${scale.here ? 'not tared yet' : scale.why}`
               : ''}
         </span>
-        {scale.here && !line.byDrop ? (
+        {scale.here && !byDrop ? (
           <button
             type="button"
             className="go second"

@@ -20,6 +20,7 @@ import type { Material } from '@/db/materials/mixable'
 import type { WetDryRow } from '@/db/formulas/formulas'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { readVolume } from '@/ui/forms/QuantityInput'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { pairsOf } from '../shown'
 import { TargetPicker } from '../target/TargetPicker'
 import type { Coloured, Target } from '../target/target'
@@ -74,7 +75,11 @@ export function FormulaDesk({
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const typedBatch = readVolume(batch, units)
   const batchUl = typedBatch.value ?? 100_000
-  const view = useMemo(() => formulaView(rows, unit, batchUl, byId, film), [rows, unit, batchUl, byId, film])
+  const { paint: dropUl } = useDropSizes()
+  const view = useMemo(
+    () => formulaView(rows, unit, batchUl, byId, film, dropUl),
+    [rows, unit, batchUl, byId, film, dropUl],
+  )
   const { used, prediction } = view
   const shift = useMemo(() => wetDryShift(pairsOf(wetDry), medium || null, medium ? USUAL_MEDIUM : 0), [wetDry, medium])
   const ground = studio.find((c) => `${c.kind}:${c.id}` === groundKey)
@@ -233,7 +238,7 @@ export function FormulaDesk({
             paints={paints}
             onRows={setRows}
             onUnit={(to) => {
-              if (view.used.length) setRows(inUnit(view, to))
+              if (view.used.length) setRows(inUnit(view, to, dropUl))
               setUnit(to)
             }}
           />

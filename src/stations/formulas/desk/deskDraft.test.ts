@@ -41,9 +41,11 @@ describe('a formula from what is typed', () => {
   it('reads drops, ml and g as volumes of their own, and goes from one unit to another', () => {
     const ml = formulaView(rows('20', '1 1/2'), 'ml', 0, paints)
     expect(ml.batchUl).toBe(21_500)
-    expect(formulaView(rows('400', '30'), 'drops', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
+    expect(formulaView(rows('400', '30'), 'drops', 0, paints, 1, 50).used.map((u) => u.ul)).toEqual([20_000, 1_500])
+    // Paint falls in smaller drops than water.
+    expect(formulaView(rows('10', '1'), 'drops', 0, paints).used.map((u) => u.ul)).toEqual([300, 30])
     expect(formulaView(rows('25', '1.875'), 'g', 0, paints).used.map((u) => u.ul)).toEqual([20_000, 1_500])
-    expect(inUnit(ml, 'drops')).toEqual(rows('400', '30'))
+    expect(inUnit(ml, 'drops', 50)).toEqual(rows('400', '30'))
     expect(inUnit(ml, 'g')).toEqual(rows('25', '1.88'))
     expect(inUnit(formulaView(rows('40', '10'), 'ml', 0, paints), 'parts')).toEqual(rows('4', '1'))
   })

@@ -1,7 +1,7 @@
 import { apportionParts } from '@/core/mix/apportion'
 import { inSteps, type AddStep } from '@/core/mix/inSteps'
 import { byOneDrop, predict, type Prediction } from '@/core/colour/predict'
-import { DROP_UL } from '@/core/quantity/units'
+import { START_DROPS } from '@/core/quantity/dropSizes'
 import { parseNumber } from '@/core/quantity/number'
 import type { Material } from '@/db/materials/mixable'
 import { formulaPaint, perMlOf } from '../formulaPaint'
@@ -38,16 +38,17 @@ export interface DeskView {
 }
 
 /** Volume by which one of a unit of a paint counts; parts are volumes of any size. */
-const perUnit = (unit: Unit, m: Material) =>
-  unit === 'drops' ? DROP_UL : unit === 'ml' ? 1000 : unit === 'g' ? 1000 / m.densityGPerMl : 1000
+const perUnit = (unit: Unit, m: Material, dropUl: number) =>
+  unit === 'drops' ? dropUl : unit === 'ml' ? 1000 : unit === 'g' ? 1000 / m.densityGPerMl : 1000
 
-/** Works out a formula from what is typed. Pure: the same rows give the same view. */
+/** Works out a formula from what is typed. Pure: the same rows give the same view. @param dropUl volume of a drop of paint */
 export function formulaView(
   rows: readonly Row[],
   unit: Unit,
   batchUl: number,
   materials: ReadonlyMap<string, Material>,
   film = 1,
+  dropUl = START_DROPS.paint,
 ): DeskView {
   const problems: string[] = []
   const typed = rows.flatMap(({ id, amount }) => {
@@ -55,7 +56,7 @@ export function formulaView(
     if (!material) return []
     const value = amount.trim() === '' ? 0 : parseNumber(amount)
     if (value === undefined) problems.push(`“${amount}” is not an amount of ${material.name}. Type it like 2 or 1/2.`)
-    return value ? [{ material, parts: (value * perUnit(unit, material)) / 1000 }] : []
+    return value ? [{ material, parts: (value * perUnit(unit, material, dropUl)) / 1000 }] : []
   })
   const names = typed.map((t) => t.material.id)
   if (new Set(names).size < names.length) problems.push('A paint is named twice. Add its amounts together.')
@@ -73,7 +74,7 @@ export function formulaView(
       ...t,
       share: t.parts / total,
       ul: uls[i]!,
-      oneDrop: byOneDrop(optics, parts, i, { batchUl: own, dropUl: DROP_UL }),
+      oneDrop: byOneDrop(optics, parts, i, { batchUl: own, dropUl }),
       oneMl: byOneDrop(optics, parts, i, { batchUl: own, dropUl: 1000 }),
     })),
     prediction,
@@ -90,10 +91,10 @@ export function formulaView(
 }
 
 /** The same formula in another unit: the volumes of the batch, or small whole parts where it comes to them. */
-export function inUnit(view: DeskView, unit: Unit): Row[] {
+export function inUnit(view: DeskView, unit: Unit, dropUl = START_DROPS.paint): Row[] {
   const smallest = Math.min(...view.used.map((u) => u.parts))
   return view.used.map(({ material, parts, ul }) => {
-    const value = unit === 'parts' ? parts / smallest : (ul * 1) / perUnit(unit, material)
+    const value = unit === 'parts' ? parts / smallest : ul / perUnit(unit, material, dropUl)
     return { id: material.id, amount: String(Number(value.toPrecision(unit === 'drops' ? 6 : 3))) }
   })
 }

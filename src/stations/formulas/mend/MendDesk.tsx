@@ -14,7 +14,6 @@ import { opticsOf, packOptics } from '@/core/colour/packOptics'
 import { dryOf, wetDryShift } from '@/core/colour/wetDry'
 import { sureWords } from '@/core/colour/sureWords'
 import { formatGrams, formatMl, formatSmall, isCounted, massMg } from '@/core/quantity/format'
-import { DROP_UL } from '@/core/quantity/units'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'
 import type { WetDryRow } from '@/db/formulas/formulas'
@@ -28,6 +27,7 @@ import { formulaPaint, mixesLikePigment } from '../formulaPaint'
 import { spectrumOfTarget, type Coloured, type Target } from '../target/target'
 import { pairsOf } from '../shown'
 import { TargetPicker } from '../target/TargetPicker'
+import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { useSearch } from '../useSearch'
 import { besidesUl, takenAlong, type Besides, type MendStart } from './cup'
 import formulasStyles from '../formulas.module.css'
@@ -74,7 +74,8 @@ export function MendDesk({
     start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : `${start.roomUl / 1000} ml`,
   )
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
-  const view = useMemo(() => formulaView(rows, unit, 100_000, byId), [rows, unit, byId])
+  const { paint: dropUl } = useDropSizes()
+  const view = useMemo(() => formulaView(rows, unit, 100_000, byId, 1, dropUl), [rows, unit, byId, dropUl])
   const { used } = view
   const cupHex = useMemo(
     () =>
@@ -123,7 +124,7 @@ export function MendDesk({
           tolerance,
           cupUl: view.batchUl,
           roomUl: ((typedRoom.value ?? 250_000) * view.batchUl) / (view.batchUl + carriedUl),
-          dropUl: DROP_UL,
+          dropUl,
         },
         onProgress,
       )
@@ -153,7 +154,7 @@ export function MendDesk({
             paints={paints}
             onRows={setRows}
             onUnit={(to) => {
-              if (used.length) setRows(inUnit(view, to))
+              if (used.length) setRows(inUnit(view, to, dropUl))
               setUnit(to)
             }}
           />
@@ -258,8 +259,8 @@ export function MendDesk({
 }
 
 /** Drops while anybody counts them, else ml. */
-const added = (a: Mend['additions'][number]): [string, string] => {
-  const [number = '', unit = ''] = formatSmall(a.ul).split(/\s/)
+const added = (a: Mend['additions'][number], dropUl: number): [string, string] => {
+  const [number = '', unit = ''] = formatSmall(a.ul, dropUl).split(/\s/)
   return [number, unit]
 }
 
@@ -288,6 +289,7 @@ function Result({
   cup: readonly { material: Material; ul: number }[]
   besides: Besides
 }) {
+  const { paint: dropUl } = useDropSizes()
   const [first, ...rest] = found.ways
   if (!first)
     return (
@@ -325,12 +327,14 @@ function Result({
           <p className="muted flush">{found.reached ? 'The least that mends it' : 'The nearest that can be reached'}</p>
           {first.additions.map((a) => (
             <p key={a.paint} className={mendStyles.mendAdd} data-testid="mend-add">
-              <b className="big">+{added(a)[0]}</b> <span>{added(a)[1]}</span>
+              <b className="big">+{added(a, dropUl)[0]}</b> <span>{added(a, dropUl)[1]}</span>
               <Chip hex={asked.pool[a.paint]!.hex} sheen={asked.pool[a.paint]!.sheen!} size={40} />
               <span>
                 {asked.pool[a.paint]!.name}{' '}
                 <small className="muted">
-                  {isCounted(a.ul) ? formatMl(a.ul) : formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl))}
+                  {isCounted(a.ul, dropUl)
+                    ? formatMl(a.ul)
+                    : formatGrams(massMg(a.ul, asked.pool[a.paint]!.densityGPerMl))}
                 </small>
               </span>
             </p>
@@ -342,7 +346,7 @@ function Result({
           {along.length ? (
             <p>
               So that it pours as before, its carriers go in too:{' '}
-              {along.map((b) => `${formatSmall(b.ul)} ${b.name}`).join(', ')};{' '}
+              {along.map((b) => `${formatSmall(b.ul, dropUl)} ${b.name}`).join(', ')};{' '}
               {formatMl(first.addedUl + besidesUl(along))} more in all.
             </p>
           ) : null}
@@ -356,7 +360,7 @@ function Result({
             <div key={w.additions.map((a) => a.paint).join()} className="row">
               <WayPicture way={w} asked={asked} cup={cup} size={52} />
               <span className="grow">
-                {w.additions.map((a) => `+${added(a).join(' ')} ${asked.pool[a.paint]!.name}`).join(', ')}
+                {w.additions.map((a) => `+${added(a, dropUl).join(' ')} ${asked.pool[a.paint]!.name}`).join(', ')}
               </span>
               <span className="muted">
                 {formatMl(w.addedUl)} more, ΔE00 {w.deltaE.toFixed(1)}

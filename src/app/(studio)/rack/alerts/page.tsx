@@ -13,7 +13,8 @@ export default async function AlertsPage() {
   const alerts = await inStudio(async (tx) => {
     const all = await rackBottles(tx, false)
     const water = await waterVerdicts(tx, tooThick(all, now))
-    return alertsOf(all, now, (await studioFacts(tx)).zone, (id) => water.get(id)?.roomUl)
+    const { zone, drops } = await studioFacts(tx)
+    return alertsOf(all, now, zone, (id) => water.get(id)?.roomUl, drops.water)
   })
   return <Alerts alerts={alerts} />
 }

@@ -14,9 +14,9 @@ export async function GET(request: NextRequest) {
   const params = Object.fromEntries(request.nextUrl.searchParams)
   return rows(
     await perform(object(), {}, async (tx) => {
-      const { zone } = await studioFacts(tx)
+      const { zone, drops } = await studioFacts(tx)
       const [from, chunk] = [whole(params.from, 0, 1e6), whole(params.chunk, RACK_CHUNK, 500)]
-      return (await findBottles(tx, readRackFilter(params), new Date(), zone, from, chunk)).rows
+      return (await findBottles(tx, readRackFilter(params), new Date(), zone, from, chunk, drops.water)).rows
     }),
   )
 }

@@ -37,3 +37,17 @@ create table poured_back (
 );
 create index poured_back_of on poured_back (studio_id, of_movement_id);
 select make_tenant('poured_back', 'select, insert');
+
+-- Drops are as large as the dropper and what falls from it: counted into a weighed cup, one in use for each liquid.
+create table dropper (
+  studio_id uuid not null references studio (studio_id),
+  id uuid not null,
+  name text not null check (char_length(btrim(name)) between 1 and 80),
+  drip text not null check (drip in ('water', 'paint', 'oil')),
+  drop_nl integer not null check (drop_nl between 1000 and 1000000),
+  in_use boolean not null default false,
+  made_at timestamptz not null default now(),
+  primary key (studio_id, id)
+);
+create unique index dropper_in_use on dropper (studio_id, drip) where in_use;
+select make_tenant('dropper', 'select, insert, update, delete');
