@@ -1,4 +1,5 @@
 import { usualWater } from '@/core/mix/thinners'
+import { usualMedium } from '@/core/mix/usualMedium'
 import type { Role } from '@/core/paint/properties'
 import { parseNumber } from '@/core/quantity/number'
 import { formatRatio } from '@/core/quantity/ratio'
@@ -52,8 +53,7 @@ export function benchStart(
   },
 ): BenchStart {
   const water = usualWater(materials.filter((m) => m.kind === 'water'))
-  const medium =
-    materials.find((m) => m.mediumKind === 'conditioner') ?? materials.find((m) => m.kind === 'medium' && !m.inBottle)
+  const medium = usualMedium(materials)
   const total = from.totalUl ? `${round(from.totalUl / 1000)} ml` : from.us ? '8 fl oz' : '240 ml'
   const { like } = from
   if (like) {

@@ -45,7 +45,7 @@ export function Droppers({ droppers, units }: { droppers: readonly Dropper[]; un
               {own.length ? (
                 <Select
                   aria-label={`Dropper for ${DRIP_WORDS[drip]}`}
-                  className="wide"
+                  className={styles.dripOf!}
                   popupMatchSelectWidth={false}
                   disabled={pending}
                   value={used?.id ?? ''}
@@ -174,7 +174,7 @@ function Count({ units }: { units: UnitSystem }) {
       {one?.sentence || unreadable || refusal ? (
         <Notice kind="warning">{unreadable ?? refusal?.message ?? one?.sentence}</Notice>
       ) : null}
-      <Button onClick={keep} loading={pending} disabled={!all}>
+      <Button className="under" onClick={keep} loading={pending} disabled={!all}>
         Keep it
       </Button>
     </>

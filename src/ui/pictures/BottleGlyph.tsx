@@ -95,8 +95,8 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
       ) : null}
       {look.additive && !look.empty ? (
         <g data-mark="additive" fill="#fff" stroke="#1c1c1c" strokeWidth="2">
-          <circle cx="21" cy="62" r="6.5" />
-          <circle cx="31" cy="73" r="4" />
+          <circle cx="29" cy="61" r="6.5" />
+          <circle cx="39" cy="72" r="4" />
         </g>
       ) : null}
       {look.reference ? <path data-mark="reference" d="M14 152.500h72" stroke="#1c1c1c" strokeWidth="3" /> : null}

@@ -22,6 +22,7 @@ export interface BatchSupply {
   readonly waters: readonly { id: string; name: string }[]
   readonly bottles: readonly { id: string; label: string }[]
   readonly booked: readonly BatchBottle[]
+  readonly usual: { readonly mediumId: string | undefined; readonly waterId: string | undefined }
 }
 
 const NOT_BOOKED = 'not booked'
@@ -41,9 +42,9 @@ export function BatchBooking({
   unticked: number
   supply: BatchSupply
 }) {
-  const { mediums, waters, bottles, booked } = supply
-  const [mediumId, setMediumId] = useState(mediums[0]?.id)
-  const [waterId, setWaterId] = useState(waters[0]?.id)
+  const { mediums, waters, bottles, booked, usual } = supply
+  const [mediumId, setMediumId] = useState(usual.mediumId)
+  const [waterId, setWaterId] = useState(usual.waterId)
   const [sample, setSample] = useState(NOT_BOOKED)
   const [rest, setRest] = useState(String(REST_HOURS.usual))
   const [untracked, setUntracked] = useState(false)

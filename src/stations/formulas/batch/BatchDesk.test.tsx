@@ -25,6 +25,7 @@ describe('a batch on its card', () => {
     mediums: [{ id: 'm', name: 'Flow' }],
     waters: [{ id: 'w', name: 'Well water' }],
     bottles: [{ id: 'b', label: 'Sample' }],
+    usual: { mediumId: 'm', waterId: 'w' },
   }
   const say = (state: Record<string, unknown> = {}, booked: BatchBottle[] = []) =>
     words(<BatchDesk batch={batch(state)} paints={paints} supply={{ ...supply, booked }} />)

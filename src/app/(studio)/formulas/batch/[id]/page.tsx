@@ -1,5 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
+import { usualWater } from '@/core/mix/thinners'
+import { usualMedium } from '@/core/mix/usualMedium'
 import { bottleLabels } from '@/db/bottles/read'
 import { listMixable, listWaters } from '@/db/materials/mixable'
 import { batchBottles } from '@/db/mixings/batch'
@@ -30,6 +32,10 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
         waters: (await listWaters(tx)).map(({ id, name }) => ({ id, name })),
         bottles: await bottleLabels(tx),
         booked: await batchBottles(tx, id),
+        usual: {
+          mediumId: usualMedium(materials)?.id,
+          waterId: usualWater(materials.filter((m) => m.kind === 'water'))?.id,
+        },
       },
     }
   }).catch(orNotFound)
