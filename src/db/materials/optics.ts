@@ -6,7 +6,7 @@ import { knownOf, paintedOut, spectrumOf, STANDARDS, toCalibrate, type PaintSwat
 import { isWhite, opticsFromHex, opticsFromMasstone } from '@/core/colour/paintOptics'
 import type { OpticsKnown } from '@/core/colour/predict'
 import type { Reflectance } from '@/core/colour/reflectance'
-import type { Sheen, Strength } from '@/core/paint/properties'
+import type { Body, Opacity, Sheen, Strength } from '@/core/paint/properties'
 import { refreshLook } from '@/db/ledger'
 import { pool } from '@/db/base/pool'
 import { withStudio, type Tx } from '@/db/base/withStudio'
@@ -127,6 +127,9 @@ export interface ReadOptics {
   readonly hex: string
   readonly strength: Strength
   readonly sheen: Sheen
+  readonly body: Body
+  readonly opacity: Opacity
+  readonly contrastRatio: number | null
   /** Null where none were worked out yet, see `opticsOf`. */
   readonly optics: string | null
   readonly sigma: number | null
@@ -137,7 +140,7 @@ export interface ReadOptics {
 
 export function readOptics(tx: Tx, ids: readonly string[]): Promise<ReadOptics[]> {
   return tx.q<ReadOptics>(
-    `select material_id as id, swatch_hex as hex, strength, sheen, optics, optics_sigma as sigma, optics_known as known,
+    `select material_id as id, swatch_hex as hex, strength, sheen, body, opacity, contrast_ratio as "contrastRatio", optics, optics_sigma as sigma, optics_known as known,
        optics_mixes as mixes, optics_fit as fit
      from paint where studio_id = $1 and material_id = any ($2)`,
     [tx.studioId, ids],

@@ -13,7 +13,7 @@ import { parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
 import { readTyped } from '@/core/quantity/typed'
 import type { Material } from '@/db/materials/mixable'
-import { hidingWords } from './hiding'
+import { hidingWords } from '@/core/colour/hidingWords'
 
 /** What stands on the bench, as typed. */
 export interface Draft {

@@ -1,10 +1,12 @@
+import type { DriedPair } from '@/core/colour/driedIn'
 import { bottlesInUse, type BottleFull } from '@/db/bottles/read'
 import { listMixable, type Material } from '@/db/materials/mixable'
 import { listFormulas, wetDryPairs, type Formula, type WetDryRow } from '@/db/formulas/formulas'
 import { discontinuedPaints } from '@/db/materials/read'
+import { houseRules, type RulesRow } from '@/db/people/houseRules'
 import { studioFacts } from '@/db/people/studio'
 import type { Tx } from '@/db/base/withStudio'
-import { colouredOf, type Paints } from './shown'
+import { colouredOf, driedPairs, type Paints } from './shown'
 import type { Coloured } from './target/target'
 
 /** What every desk of the station needs. */
@@ -15,6 +17,8 @@ export interface DeskData {
   readonly formulas: readonly Formula[]
   readonly studio: readonly Coloured[]
   readonly wetDry: readonly WetDryRow[]
+  readonly rules: RulesRow
+  readonly dried: readonly DriedPair[]
   readonly discontinued: readonly { id: string; label: string }[]
   readonly facts: Awaited<ReturnType<typeof studioFacts>>
 }
@@ -37,6 +41,8 @@ export async function deskData(tx: Tx): Promise<DeskData> {
     formulas,
     studio: colouredOf(new Map(paints.map((p) => [p.id, p])), bottles, formulas),
     wetDry: await wetDryPairs(tx),
+    rules: await houseRules(tx),
+    dried: driedPairs(formulas, byId),
     discontinued: await discontinuedPaints(tx),
     facts: await studioFacts(tx),
   }

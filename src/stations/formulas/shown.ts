@@ -1,3 +1,4 @@
+import type { DriedPair } from '@/core/colour/driedIn'
 import { hexToLab } from '@/core/colour/lab'
 import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf } from '@/core/colour/packOptics'
@@ -80,3 +81,20 @@ export const pairsOf = (rows: readonly WetDryRow[]): WetDryPair[] =>
     medium: p.mediumKind,
     mediumShare: Number(p.mediumShare),
   }))
+
+/** Versions that were painted out in a medium, against what their paints come to by themselves. */
+export const driedPairs = (formulas: readonly Formula[], paints: Paints): DriedPair[] =>
+  formulas.flatMap((f) =>
+    f.versions.flatMap((v): DriedPair[] =>
+      v.dryHex && v.parts.every((p) => paints.has(p.paintId))
+        ? [
+            {
+              computed: hexToLab(hexOfParts(v.parts, paints)),
+              dried: hexToLab(v.dryHex),
+              medium: v.mediumKind,
+              mediumShare: Number(v.mediumShare),
+            },
+          ]
+        : [],
+    ),
+  )

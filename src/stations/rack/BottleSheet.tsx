@@ -21,13 +21,14 @@ import { BottleActions } from './BottleActions'
 import { Live } from './Live'
 import { lookOf } from './looks'
 import { NeedList } from './NeedList'
+import type { ColourSaid } from './queries'
 import { recipeText } from './recipeText'
 
 interface Props {
   bottle: BottleFull
   portions: LotPortion[]
-  /** How sure its colour is; nothing where it has none. */
-  sure: { how: string; next: string | null } | undefined
+  /** What is said of its colour; nothing where it has none. */
+  colour: ColourSaid | undefined
   entries: JournalEntry[]
   studio: StudioFacts
   now: Date
@@ -46,7 +47,7 @@ interface Props {
 export function BottleSheet({
   bottle,
   portions,
-  sure,
+  colour,
   entries,
   studio,
   now,
@@ -116,12 +117,18 @@ export function BottleSheet({
                 {bottle.readAt ? `, read ${ago(bottle.readAt, now)}` : ''} ·{' '}
                 <Link href={`/bench/consistency?bottle=${bottle.id}`}>read it</Link>
               </dd>
-              {sure ? (
+              {colour ? (
                 <>
                   <dt>Colour</dt>
                   <dd>
-                    {sure.how} ΔE00{sure.next ? <span className="muted"> · {sure.next}</span> : null}
+                    {colour.how} ΔE00{colour.next ? <span className="muted"> · {colour.next}</span> : null}
                   </dd>
+                </>
+              ) : null}
+              {colour?.hides ? (
+                <>
+                  <dt>Hides</dt>
+                  <dd>{colour.hides}</dd>
                 </>
               ) : null}
               <dt>Recipe</dt>

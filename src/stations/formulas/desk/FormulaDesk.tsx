@@ -15,9 +15,11 @@ import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { wetDryShift, wetOf } from '@/core/colour/wetDry'
+import type { DriedPair } from '@/core/colour/driedIn'
 import { sureWords } from '@/core/colour/sureWords'
 import type { Material } from '@/db/materials/mixable'
 import type { WetDryRow } from '@/db/formulas/formulas'
+import { rulesOf, type RulesRow } from '@/db/people/houseRules'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { readVolume } from '@/ui/forms/QuantityInput'
 import { useDropSizes } from '@/ui/hooks/useDropSizes'
@@ -25,6 +27,7 @@ import { pairsOf } from '../shown'
 import { TargetPicker } from '../target/TargetPicker'
 import type { Coloured, Target } from '../target/target'
 import { inUnit, formulaView, type Row, type Unit } from './deskDraft'
+import { InThePour } from './InThePour'
 import { MixPicture } from './MixPicture'
 import { PartsTable } from './PartsTable'
 import { SaveFormula, type Kept } from './SaveFormula'
@@ -49,6 +52,8 @@ export function FormulaDesk({
   studio,
   kept,
   wetDry,
+  rules,
+  dried,
   discontinued,
   currency,
   units,
@@ -59,6 +64,9 @@ export function FormulaDesk({
   studio: readonly Coloured[]
   kept: Kept | undefined
   wetDry: readonly WetDryRow[]
+  rules: RulesRow
+  /** Mixes painted out in a medium, against what their paints come to. */
+  dried: readonly DriedPair[]
   discontinued: readonly { id: string; label: string }[]
   currency: string
   units: UnitSystem
@@ -81,6 +89,7 @@ export function FormulaDesk({
     [rows, unit, batchUl, byId, film, dropUl],
   )
   const { used, prediction } = view
+  const house = useMemo(() => rulesOf(rules), [rules])
   const shift = useMemo(() => wetDryShift(pairsOf(wetDry), medium || null, medium ? USUAL_MEDIUM : 0), [wetDry, medium])
   const ground = studio.find((c) => `${c.kind}:${c.id}` === groundKey)
   const overGround =
@@ -179,6 +188,7 @@ export function FormulaDesk({
                   ? `: ${prediction.sheens.map((s) => `${Math.round(100 * s.share)} % ${s.sheen}`).join(', ')}`
                   : ''}
               </dd>
+              <InThePour used={used} rules={house} medium={medium || null} dried={dried} />
               <dt>Laid over</dt>
               <dd>
                 <Select

@@ -37,4 +37,33 @@ describe('paints side by side', () => {
     expect(table()).toContain('PG7 in Violet, Yellow')
     expect(table()).toMatch(/semi-opaque none/)
   })
+  it('say how many ml of a weak one colour as deep as the strongest, and leave flakes out', () => {
+    const read = (
+      id: string,
+      hex: string,
+      strength: 'weak' | 'very strong',
+      sheen: 'satin' | 'metallic' = 'satin',
+    ) => ({
+      id,
+      hex,
+      strength,
+      sheen,
+      body: 'soft' as const,
+      opacity: 'opaque' as const,
+      contrastRatio: null,
+      optics: null,
+      sigma: null,
+      known: null,
+      mixes: 0,
+      fit: null,
+    })
+    const blue = drawerPaint({ id: 'b', name: 'Blue', swatchHex: '#1d3f8a' })
+    const side = (list: ReturnType<typeof read>[]) =>
+      words(<SideBySide paints={[violet, blue]} notes={[]} currency="EUR" optics={list} />)
+    const both = side([read('v', '#6a2c91', 'weak'), read('b', '#1d3f8a', 'very strong')])
+    expect(Number(/As deep as 1 ml of Blue in white Violet ([\d.]+) ml/.exec(both)![1])).toBeGreaterThan(4)
+    expect(side([read('v', '#6a2c91', 'weak'), read('b', '#1d3f8a', 'very strong', 'metallic')])).not.toContain(
+      'As deep',
+    )
+  })
 })

@@ -1,6 +1,8 @@
 import Link from 'next/link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { pairMix } from '@/core/colour/mud'
+import { asDeepAs } from '@/core/colour/strength'
+import { FLAKES } from '@/core/paint/sheenOfMix'
 import { opticsOf } from '@/core/colour/packOptics'
 import { OPACITIES } from '@/core/paint/properties'
 import { formatMoney } from '@/core/quantity/money'
@@ -57,6 +59,7 @@ export function SideBySide({ paints, notes, currency, optics }: Props) {
         <Matrix paints={paints} notes={notes} read={optics} />
         <div className="grid">
           <Balance paints={paints} />
+          <Strength paints={paints} read={optics} />
           <Shared paints={paints} />
         </div>
       </div>
@@ -159,6 +162,35 @@ function Balance({ paints }: { paints: readonly DrawerPaint[] }) {
           </div>
         )
       })}
+    </section>
+  )
+}
+
+/** How many ml of each colour white as deep as one of the strongest; flakes are left out. */
+function Strength({ paints, read }: { paints: readonly DrawerPaint[]; read: readonly ReadOptics[] }) {
+  const rows = read.filter((r) => !FLAKES.includes(r.sheen)).map((r) => ({ id: r.id, optics: opticsOf(r) }))
+  const deepest = rows.reduce<(typeof rows)[number] | undefined>(
+    (best, r) => (best && (asDeepAs(r.optics, best.optics) ?? Infinity) >= 1 ? best : r),
+    undefined,
+  )
+  if (!deepest || rows.length < 2) return null
+  const nameOf = (id: string) => paints.find((p) => p.id === id)!.name
+  return (
+    <section className="panel" aria-label="Strength">
+      <h2>As deep as 1 ml of {nameOf(deepest.id)} in white</h2>
+      <dl className="facts">
+        {rows
+          .filter((r) => r !== deepest)
+          .map((r) => {
+            const ml = asDeepAs(r.optics, deepest.optics)
+            return (
+              <div key={r.id} className="contents">
+                <dt>{nameOf(r.id)}</dt>
+                <dd>{ml === undefined || ml > 40 ? 'never: too pale' : `${ml.toFixed(ml < 9.95 ? 1 : 0)} ml`}</dd>
+              </div>
+            )
+          })}
+      </dl>
     </section>
   )
 }

@@ -74,6 +74,8 @@ export default async function FormulaPage({
           dryHex: shown.dryHex,
         }}
         wetDry={data.wetDry}
+        rules={data.rules}
+        dried={data.dried}
         discontinued={data.discontinued}
         currency={data.facts.currency}
         units={data.facts.units}

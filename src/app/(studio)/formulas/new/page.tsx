@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Try a mix' }
 
 export default async function NewFormula({ searchParams }: { searchParams: Search }) {
   const address = firstValues(await searchParams)
-  const { paints, byId, studio, wetDry, discontinued, facts } = await inStudio(deskData)
+  const { paints, byId, studio, wetDry, rules, dried, discontinued, facts } = await inStudio(deskData)
   return (
     <>
       <div className="head">
@@ -26,6 +26,8 @@ export default async function NewFormula({ searchParams }: { searchParams: Searc
         studio={studio}
         kept={undefined}
         wetDry={wetDry}
+        rules={rules}
+        dried={dried}
         discontinued={discontinued}
         currency={facts.currency}
         units={facts.units}

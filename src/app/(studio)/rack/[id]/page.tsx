@@ -8,7 +8,7 @@ import { studioFacts } from '@/db/people/studio'
 import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { BottleSheet } from '@/stations/rack/BottleSheet'
-import { besideBottle, sureOfBottle } from '@/stations/rack/queries'
+import { besideBottle, colourOfBottle } from '@/stations/rack/queries'
 import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Bottle' }
@@ -22,7 +22,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
     return {
       bottle: await findBottle(tx, id),
       portions,
-      sure: await sureOfBottle(tx, portions),
+      colour: await colourOfBottle(tx, portions),
       entries: await journal(tx, id),
       studio,
       water: portions.length ? judgeWater(portions, studio.water) : undefined,

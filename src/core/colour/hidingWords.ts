@@ -1,25 +1,29 @@
-import { carriedContrast, COVERS, paintFor, type CarriedPaint } from '@/core/colour/carried'
-import { surePaint } from '@/core/colour/sureWords'
-import { formatMl } from '@/core/quantity/format'
-import { FLAKES } from '@/core/paint/sheenOfMix'
-import type { Material } from '@/db/materials/mixable'
+import { carriedContrast, COVERS, paintFor, type CarriedPaint } from './carried'
+import { opticsOf } from './packOptics'
+import { formatMl } from '../quantity/format'
+import { FLAKES } from '../paint/sheenOfMix'
+import type { Body, MaterialKind, Opacity, Sheen, Strength } from '../paint/properties'
+
+/** A material as far as it decides how a mix of it hides. */
+export interface Hiding {
+  readonly kind: MaterialKind
+  readonly hex: string | null
+  readonly strength: Strength | null
+  readonly optics: string | null
+  readonly opacity: Opacity | null
+  readonly contrastRatio: number | null
+  readonly body: Body | null
+  readonly sheen: Sheen | null
+}
 
 /**
  * How a mix hides in the film a pour leaves, in one sentence, and what more paint would do; nothing where no
  * paint of it colours, or flakes take part, which do not hide by their colour.
  */
-export function hidingWords(lines: readonly { material: Material; ul: number }[]): string | undefined {
+export function hidingWords(lines: readonly { readonly material: Hiding; readonly ul: number }[]): string | undefined {
   const paints = lines.flatMap(({ material: m, ul }): CarriedPaint[] =>
     m.kind === 'paint' && m.hex && ul > 0
-      ? [
-          {
-            optics: surePaint(m).optics,
-            opacity: m.opacity!,
-            contrastRatio: m.contrastRatio,
-            body: m.body!,
-            amount: ul,
-          },
-        ]
+      ? [{ optics: opticsOf(m), opacity: m.opacity!, contrastRatio: m.contrastRatio, body: m.body!, amount: ul }]
       : [],
   )
   if (paints.length === 0 || lines.some((l) => l.ul > 0 && FLAKES.includes(l.material.sheen!))) return undefined

@@ -1,5 +1,5 @@
 import { colourless, mixable } from '../../../tests/support/mixable'
-import { hidingWords } from './hiding'
+import { hidingWords } from './hidingWords'
 
 const violet = mixable('violet', { hex: '#6a4a9a', strength: 'weak', opacity: 'semi-transparent' })
 const flow = colourless('flow', { kind: 'medium', solids: 0.25 })
