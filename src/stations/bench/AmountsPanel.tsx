@@ -3,8 +3,10 @@
 import { Input } from 'antd'
 import { dropOf } from '@/core/quantity/dropSizes'
 import { formatDrops, formatFlOz, formatGrams, formatMl, formatSpoons, isCounted, massMg } from '@/core/quantity/format'
+import type { UnitSystem } from '@/core/quantity/parse'
 import { Notice } from '@/ui/frame/Notice'
 import { useDropSizes } from '@/ui/hooks/useDropSizes'
+import { FillLines } from './FillLines'
 import { FluidOunceTrap } from './FluidOunceTrap'
 import { type Draft, type MixView } from './mixDraft'
 
@@ -13,10 +15,12 @@ export function AmountsPanel({
   draft,
   change,
   view,
+  units,
 }: {
   draft: Draft
   change: (d: Partial<Draft>) => void
   view: MixView
+  units: UnitSystem
 }) {
   const sizes = useDropSizes()
   if (view.lines.length === 0)
@@ -96,6 +100,7 @@ export function AmountsPanel({
           {p}
         </Notice>
       ))}
+      <FillLines lines={view.lines} units={units} />
     </section>
   )
 }

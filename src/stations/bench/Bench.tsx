@@ -90,7 +90,7 @@ export function Bench({
           {view.hides ? <p className="muted">{view.hides}</p> : null}
         </div>
         <div className="grid">
-          <AmountsPanel draft={draft} change={change} view={view} />
+          <AmountsPanel draft={draft} change={change} view={view} units={units} />
           <GuidePanel draft={draft} view={view} start={start} units={units} />
           <BookPanel draft={draft} view={view} start={start} byId={byId} units={units} currency={currency} />
         </div>
