@@ -102,7 +102,7 @@ function landed(world: keyof typeof WORLDS, earlier: number, seed: number) {
   const next = random(seed)
   let [hit, past, asked, claimed, held] = [0, 0, 0, 0, 0]
   const bodies = ['fluid', 'craft', 'soft', 'heavy'] as const
-  for (let n = 0; n < (earlier ? 400 : 1000); n++) {
+  for (let n = 0; n < (earlier ? 400 : 2000); n++) {
     const body = bodies[n % 4]!
     const start = START_BELIEFS[body]
     const b = Math.max(3, start.b + Math.sqrt(start.varB) * gaussian(next))
@@ -136,9 +136,10 @@ function landed(world: keyof typeof WORLDS, earlier: number, seed: number) {
 }
 
 describe.each(Object.keys(WORLDS))('in a world of paints that are %s', (world) => {
-  it('what it claims is what lands: within 8 points once titrated, 11 from the start values alone', () => {
+  it('what it claims is what lands: within 8 points once titrated, 9 from the start values alone', () => {
     for (const [earlier, points] of [
-      [0, 0.11],
+      // The four worlds lie 17 points apart, and nobody knows yet which it is.
+      [0, 0.09],
       [1, 0.08],
       [3, 0.08],
     ] as const) {
