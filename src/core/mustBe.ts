@@ -12,6 +12,13 @@ export function mustBeAmounts(what: string, values: Iterable<number | null | und
       throw new Invalid(`${what} must be a number, zero or more. Check what was typed.`)
 }
 
+/** @throws Invalid where a value is not a number, or is endless; below zero is fine */
+export function mustBeNumbers(what: string, values: Iterable<number | null | undefined>): void {
+  for (const v of values)
+    if (v !== null && v !== undefined && !Number.isFinite(v))
+      throw new Invalid(`${what} must be a number. Check what was typed.`)
+}
+
 /** @throws Invalid where a value is not a number above zero, or is endless */
 export function mustBeAbove0(what: string, ...values: readonly number[]): void {
   for (const v of values)

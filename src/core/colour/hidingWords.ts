@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { carriedContrast, COVERS, paintFor, type CarriedPaint } from './carried'
 import { opticsOf } from './packOptics'
 import { formatMl } from '../quantity/format'
@@ -21,6 +22,10 @@ export interface Hiding {
  * paint of it colours, or flakes take part, which do not hide by their colour.
  */
 export function hidingWords(lines: readonly { readonly material: Hiding; readonly ul: number }[]): string | undefined {
+  mustBeAmounts(
+    'An amount of a mix',
+    lines.map((l) => l.ul),
+  )
   const paints = lines.flatMap(({ material: m, ul }): CarriedPaint[] =>
     m.kind === 'paint' && m.hex && ul > 0
       ? [{ optics: opticsOf(m), opacity: m.opacity!, contrastRatio: m.contrastRatio, body: m.body!, amount: ul }]

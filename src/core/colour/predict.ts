@@ -1,3 +1,4 @@
+import { mustBeAbove0, mustBeAmounts } from '../mustBe'
 import { isNoPromise, sheenOfMix, sheenShares, SHOWY, type SheenShare } from '../paint/sheenOfMix'
 import type { Sheen } from '../paint/properties'
 import { deltaE00 } from './deltaE00'
@@ -68,8 +69,10 @@ const FLOOR = 0.4
  * What a formula looks like, dry: colour, hiding, sheen, and how sure that is.
  * @param amounts volumes by paint, any unit, ≥ 0, at least one above 0
  * @param film thickness of the film against the usual one of its bodies; 1 is usual
+ * @throws Invalid for amounts that are none
  */
 export function predict(paints: readonly FormulaPaint[], amounts: readonly number[], film = 1): Prediction {
+  mustBeAmounts('An amount of paint', amounts)
   const optics = paints.map((p) => p.optics)
   const reflectance = mixReflectance(optics, amounts)
   const lab = xyzToLab(reflectanceToXyz(reflectance))
@@ -112,8 +115,9 @@ export function sureOf(paints: readonly SurePaint[], amounts: readonly number[])
   return { sureness: surenessOf(paints, amounts, pull), promise: !isNoPromise(shares) }
 }
 
-/** ‖∂(ΔE00)/∂ln amount‖ of each paint at the mix. */
+/** ‖∂(ΔE00)/∂ln amount‖ of each paint at the mix. @throws Invalid for amounts that are none */
 export function pulls(optics: readonly Optics[], amounts: readonly number[]): number[] {
+  mustBeAmounts('An amount of paint', amounts)
   const { byXyz } = labGradient(reflectanceToXyz(mixReflectance(optics, amounts)))
   return amounts.map((amount, j) => {
     if (amount === 0) return 0
@@ -154,6 +158,7 @@ function surenessOf(paints: readonly SurePaint[], amounts: readonly number[], pu
 /**
  * ΔE00 by one more drop of one paint.
  * @param batchUl volume of all the paints in the cup
+ * @throws Invalid for amounts that are none
  */
 export function byOneDrop(
   optics: readonly Optics[],
@@ -161,6 +166,8 @@ export function byOneDrop(
   which: number,
   { batchUl, dropUl }: { batchUl: number; dropUl: number },
 ): number {
+  mustBeAmounts('An amount of paint', [...amounts, dropUl])
+  mustBeAbove0('The volume of the cup', batchUl)
   const total = amounts.reduce((a, b) => a + b, 0)
   const ul = amounts.map((a) => (a / total) * batchUl)
   const more = ul.map((v, i) => (i === which ? v + dropUl : v))

@@ -1,3 +1,4 @@
+import { mustBeAbove0, mustBeAmounts, mustBeNumbers } from '../mustBe'
 import type { Body } from '../paint/properties'
 
 /**
@@ -72,6 +73,15 @@ function informationOf(belief: Belief): Information {
  * With τ = 0 and a wide prior this is ordinary (weighted) least squares.
  */
 export function learn(prior: Belief, titrations: readonly Titration[]): Belief {
+  mustBeNumbers('A curve', Object.values(prior))
+  for (const { points, tau } of titrations) {
+    mustBeAmounts('How unlike two mixes are', [tau])
+    mustBeNumbers(
+      'A reading',
+      points.flatMap((p) => [p.w, p.lnT]),
+    )
+    mustBeAbove0('How sure a reading is', ...points.map((p) => p.sigma))
+  }
   const { p, h } = informationOf(prior)
   for (const { points, tau } of titrations) {
     // Weighted sums of 1, x and y with x = −w.

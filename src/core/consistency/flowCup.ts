@@ -1,3 +1,4 @@
+import { mustBeAbove0 } from '../mustBe'
 import { Invalid } from '../errors'
 
 /** A flow cup and the formula of its standard: ν in mm²/s of an efflux time in s. */
@@ -88,6 +89,7 @@ export const START_SECONDS_PER_NU = 0.008
  * start value counting as one of them.
  */
 export function secondsPerNu(pairs: readonly { levelTimeS: number; nu: number }[]): number {
+  mustBeAbove0('A level time or a viscosity', ...pairs.flatMap((p) => [p.levelTimeS, p.nu]))
   const logs = pairs.map((p) => Math.log(p.levelTimeS / p.nu))
   return Math.exp((logs.reduce((a, b) => a + b, 0) + Math.log(START_SECONDS_PER_NU)) / (logs.length + 1))
 }

@@ -33,7 +33,8 @@ export function checkBands(bands: readonly Band[]): readonly Band[] {
   if (bands.length < 2) throw new Invalid('Keep at least two bands.', 'bands')
   bands.forEach((b, i) => {
     if (!b.name.trim()) throw new Invalid('Give every band a name.', 'bands')
-    if (!(b.fromS >= 0)) throw new Invalid(`Type the seconds of “${b.name}” as a number, like 2.`, 'bands')
+    if (!(b.fromS >= 0 && Number.isFinite(b.fromS)))
+      throw new Invalid(`Type the seconds of “${b.name}” as a number, like 2.`, 'bands')
     if (i > 0 && b.fromS >= bands[i - 1]!.fromS)
       throw new Invalid(`“${b.name}” must begin below “${bands[i - 1]!.name}”: thickest first.`, 'bands')
   })

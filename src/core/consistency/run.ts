@@ -1,3 +1,4 @@
+import { mustBeAbove0 } from '../mustBe'
 import { Invalid } from '../errors'
 
 /** How a mix that is too thin for a stopwatch is read: half a millilitre on a card held at 45°, and how far it runs. */
@@ -24,6 +25,7 @@ export function levelTimeOfRun(mm: number, pairs: readonly { levelTimeS: number;
       'A run is between 5 and 400 mm. Shorter: time the mound instead. Longer: hold a longer card, or use a flow cup.',
       'run',
     )
+  mustBeAbove0('A level time or a run', ...pairs.flatMap((p) => [p.levelTimeS, p.runMm]))
   const logs = pairs.map((p) => Math.log(p.levelTimeS * p.runMm))
   const mean = (logs.reduce((a, b) => a + b, 0) + Math.log(START_SECONDS_TIMES_MM)) / (logs.length + 1)
   return Math.exp(mean) / mm

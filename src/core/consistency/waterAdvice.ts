@@ -1,3 +1,4 @@
+import { mustBeAbove0, mustBeAmounts, mustBeNumbers } from '../mustBe'
 import { forecast, type Belief } from './dilution'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
@@ -105,8 +106,12 @@ function chanceBelow(value: number, belief: Belief, x: number, read: readonly nu
 /**
  * How much water brings a mix into a band: the amount that most likely lands there, what lies around it with 80 %,
  * in careful steps, and never past the limit; what is then missing is given as medium.
+ * @throws Invalid for what is no number
  */
 export function adviseWater({ belief, w, undilutedUl, bandS, roomUl, readW }: AdviceWish): WaterAdvice {
+  mustBeNumbers('A curve or a reading', [...Object.values(belief), w, ...(readW ?? [])])
+  mustBeAmounts('A volume or a band', [undilutedUl, ...bandS, roomUl])
+  mustBeAbove0('The longest level time wanted', bandS[1])
   const [least, most] = closed(bandS)
   const aim = Math.log(aimOf(bandS))
   const read = [w, ...(readW ?? [])]

@@ -1,3 +1,4 @@
+import { mustBeNumbers } from '../mustBe'
 import { Invalid } from '../errors'
 import { deltaE00 } from '../colour/deltaE00'
 import { xyzToLab } from '../colour/lab'
@@ -41,6 +42,10 @@ export const labOfReading = (r: Reading): Triple => (r.reflectance ? xyzToLab(re
  */
 export function averageReadings(readings: readonly Reading[]): Averaged {
   if (readings.length === 0) throw new Invalid('The reader gave nothing. Set it flat on the swatch and read again.')
+  mustBeNumbers(
+    'What the reader gives',
+    readings.flatMap((r) => [...r.lab, ...(r.reflectance ?? [])]),
+  )
   const labs = readings.map(labOfReading)
   const centre = [0, 1, 2].map((k) => middle(labs.map((l) => l[k]!))) as Triple
   const distances = labs.map((l) => deltaE00(l, centre))

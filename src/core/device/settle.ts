@@ -38,7 +38,8 @@ export const leastAdditionG = (resolutionG: number) => Math.max(0.3, 3 * resolut
  * @returns grams added; undefined while it moves, or where nothing was added (something taken off is no addition)
  */
 export function additionOf(standsG: number | undefined, resolutionG: number, bookedG: number): number | undefined {
-  if (standsG === undefined) return undefined
+  // A scale that shows no number shows nothing.
+  if (standsG === undefined || !Number.isFinite(standsG - bookedG)) return undefined
   const added = standsG - bookedG
   return added >= leastAdditionG(resolutionG) ? added : undefined
 }
@@ -50,4 +51,4 @@ export function additionOf(standsG: number | undefined, resolutionG: number, boo
  * @returns undefined while it moves, and where more than half is missing: the cup was lifted, and comes back
  */
 export const stillOn = (standsG: number | null, bookedG: number | null): number | undefined =>
-  standsG === null || (bookedG !== null && standsG < bookedG / 2) ? undefined : standsG
+  standsG === null || !Number.isFinite(standsG) || (bookedG !== null && standsG < bookedG / 2) ? undefined : standsG

@@ -1,3 +1,4 @@
+import { mustBeAbove0 } from '../mustBe'
 import { Invalid } from '../errors'
 import { amountsForPart, amountsForTotal, type Ingredient } from './recipe'
 
@@ -50,4 +51,7 @@ export function extendTo(content: readonly { materialId: string; ul: number }[],
  * A scale that says fluid ounces takes everything for water. What is then missing, as a share of the volume: at
  * 1.25 g/ml a fifth (0.2) too little is poured; below zero: too much.
  */
-export const fluidOunceError = (densityGPerMl: number) => 1 - 1 / densityGPerMl
+export function fluidOunceError(densityGPerMl: number): number {
+  mustBeAbove0('A density', densityGPerMl)
+  return 1 - 1 / densityGPerMl
+}

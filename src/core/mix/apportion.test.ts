@@ -13,7 +13,7 @@ describe('largest remainder', () => {
     expect(() => apportion(5, [0, 0])).toThrow('nothing to split by')
     expect(() => apportion(1.5, [1])).toThrow(RangeError)
     expect(() => apportion(1, [-1, 2])).toThrow(RangeError)
-    expect(() => apportionParts(1, [])).toThrow(RangeError)
+    expect(() => apportionParts(1, [])).toThrow('Give at least one part above zero')
     expect(apportion(0, [0, 0])).toEqual([0, 0])
   })
   it('always sums exactly, and is never a microlitre off its quota', () => {

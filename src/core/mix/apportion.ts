@@ -1,3 +1,5 @@
+import { Invalid } from '../errors'
+import { mustBeAmounts } from '../mustBe'
 /**
  * Splits a whole number of microlitres in proportion to weights so that the parts sum to it exactly: largest
  * remainder (Hamilton's method). Ties go to the earlier part. BigInt inside, so that volume × weight cannot lose
@@ -30,10 +32,14 @@ export function apportion(totalUl: number, weights: readonly number[]): number[]
   return result
 }
 
-/** As `apportion`, for parts that need not be whole (1 : 2 : 0.5); precise to a billionth of a part. */
+/**
+ * As `apportion`, for parts that need not be whole (1 : 2 : 0.5); precise to a billionth of a part.
+ * @throws Invalid for what is no number, or no part above zero
+ */
 export function apportionParts(totalUl: number, parts: readonly number[]): number[] {
+  mustBeAmounts('A volume or a part', [totalUl, ...parts])
   const largest = Math.max(...parts, 0)
-  if (!(largest > 0)) throw new RangeError('nothing to split by: all parts are zero')
+  if (!(largest > 0)) throw new Invalid('Give at least one part above zero.')
   return apportion(
     totalUl,
     parts.map((p) => Math.round((p / largest) * 1e9)),

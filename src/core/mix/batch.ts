@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { Invalid } from '../errors'
 import { formatMl } from '../quantity/format'
 import { apportion } from './apportion'
@@ -32,6 +33,16 @@ export interface ContainerAmounts {
  * @throws Invalid where a container is too small, or the sample alone is more than the batch
  */
 export function batchAmounts(b: BatchPlan): ContainerAmounts[] {
+  mustBeAmounts('A volume or a part of the batch', [
+    b.paintUl,
+    b.sizeUl,
+    b.samplePaintUl,
+    b.sampleMediumUl,
+    b.medium,
+    b.water,
+  ])
+  if (!Number.isInteger(b.containers) || b.containers < 1)
+    throw new Invalid('A batch stands in one container at least.', 'containers')
   if (b.samplePaintUl >= b.paintUl)
     throw new Invalid(
       'The sample alone is more than the batch. Make the batch larger, or use the sample as it is.',

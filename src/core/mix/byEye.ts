@@ -1,3 +1,4 @@
+import { mustBeNumbers } from '../mustBe'
 import { Invalid } from '../errors'
 
 /** What happens when somebody pours first and reads after. */
@@ -37,6 +38,7 @@ export function eyeState(events: readonly EyeEvent[]): EyeState {
   let baselineG: number | null = null
   const additions: EyeAddition[] = []
   for (const e of kept) {
+    if (e.kind === 'tare' || e.kind === 'add') mustBeNumbers('What the scale shows', [e.grams])
     if (e.kind === 'tare') baselineG = e.grams
     else if (e.kind === 'name') now = { source: e.source, id: e.id }
     else {

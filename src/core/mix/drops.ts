@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { Invalid } from '../errors'
 import { scaledAmounts, wantedTotalUl, type ScaleBy } from './amounts'
 import { amountsForTotal, type Ingredient } from './recipe'
@@ -11,8 +12,10 @@ export interface Dropped {
 }
 
 /** Volume of an additive's drops in a mix of a volume, µl: whole drops, and one at least. */
-export const dropsUl = (d: Dropped, totalUl: number): number =>
-  Math.round(d.dropUl * Math.max(1, Math.round((d.per100Ml * totalUl) / 100_000)))
+export function dropsUl(d: Dropped, totalUl: number): number {
+  mustBeAmounts('A number of drops', [d.per100Ml, d.dropUl, totalUl])
+  return Math.round(d.dropUl * Math.max(1, Math.round((d.per100Ml * totalUl) / 100_000)))
+}
 
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0)
 

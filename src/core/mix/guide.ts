@@ -1,3 +1,4 @@
+import { mustBeAmounts, mustBeNumbers } from '../mustBe'
 import type { ReadingWay } from '../consistency/levelTime'
 import type { Watered } from '../consistency/reference'
 import { Invalid } from '../errors'
@@ -104,18 +105,24 @@ export interface GuideState {
  * known of it): one that shows tenths of an ounce cannot tell 2 % of two ounces.
  * @param resolutionUl the scale's smallest step as a volume of what is poured
  */
-export const toleranceUl = (targetUl: number, resolutionUl = 0) => Math.max(200, resolutionUl, 0.02 * targetUl)
+export function toleranceUl(targetUl: number, resolutionUl = 0): number {
+  mustBeAmounts('A volume or a step of the scale', [targetUl, resolutionUl])
+  return Math.max(200, resolutionUl, 0.02 * targetUl)
+}
 /** Only beyond this is it an overshoot: five per cent off is shrugged at. Common practice, no published source. */
 export const shruggedUl = (targetUl: number) => Math.max(200, 0.05 * targetUl)
 
 /** What has been poured of the lines, and how much of it is water; watering comes on top. */
-export const pouredWater = (plan: GuidePlan, { pouredUl }: Pick<GuideState, 'pouredUl'>): Watered => ({
-  ul: pouredUl.reduce<number>((sum, ul) => sum + (ul ?? 0), 0),
-  waterUl: plan.lines.reduce((sum, { kind, source, waterShare }, i) => {
-    const share = kind === 'water' ? 1 : source === 'bottle' ? waterShare : 0
-    return sum + share * (pouredUl[i] ?? 0)
-  }, 0),
-})
+export function pouredWater(plan: GuidePlan, { pouredUl }: Pick<GuideState, 'pouredUl'>): Watered {
+  mustBeAmounts('What was poured', [...pouredUl, ...plan.lines.map((l) => l.waterShare)])
+  return {
+    ul: pouredUl.reduce<number>((sum, ul) => sum + (ul ?? 0), 0),
+    waterUl: plan.lines.reduce((sum, { kind, source, waterShare }, i) => {
+      const share = kind === 'water' ? 1 : source === 'bottle' ? waterShare : 0
+      return sum + share * (pouredUl[i] ?? 0)
+    }, 0),
+  }
+}
 
 /** The events that count: each undo takes back the last one that stands. */
 export function standing(events: readonly GuideEvent[]): Exclude<GuideEvent, { kind: 'undo' }>[] {
@@ -156,6 +163,7 @@ class Run {
   constructor(private readonly plan: GuidePlan) {
     this.poured = plan.lines.map(() => undefined)
     this.targets = plan.lines.map((l) => l.plannedUl)
+    mustBeAmounts('A planned amount', this.targets)
     if (plan.lines.length === 0) throw new Invalid('There is nothing to pour. Choose a paint or a medium first.')
   }
 
@@ -169,6 +177,7 @@ class Run {
 
   apply(e: Exclude<GuideEvent, { kind: 'undo' }>): void {
     const { step } = this
+    if ('grams' in e) mustBeNumbers('What the scale shows', [e.grams])
     if (e.kind === 'tare') {
       if (step !== 'cup' && step !== 'pour') refuse()
       this.baselineG = e.grams
@@ -193,7 +202,8 @@ class Run {
       this.readings.push({ atUl: this.watered, levelTimeS: e.levelTimeS, sigma: e.sigma, tries: e.tries, how: e.how })
     } else if (e.kind === 'water') {
       if (step !== 'judge') refuse()
-      if (!(e.ul > 0)) throw new Invalid('Type how much water went in, more than nothing.', 'amount')
+      if (!(e.ul > 0) || e.ul > 3e9)
+        throw new Invalid('Type how much water went in, more than nothing.', 'amount')
       if (!this.plan.water) throw new Invalid('This mix has no water to thin it with. Use medium, or choose a water.')
       this.watered += e.ul
       if (e.grams !== undefined) this.baselineG = e.grams

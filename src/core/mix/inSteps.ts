@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { apportionParts } from './apportion'
 
 /** A paint of a formula to be scaled to a batch. */
@@ -33,6 +34,10 @@ export const isStrong = ({ parts, pull }: ToScale, totalParts: number) =>
  * @param totalUl volume of the paints together; the amounts sum to it exactly
  */
 export function inSteps(formula: readonly ToScale[], totalUl: number): AddStep[] {
+  mustBeAmounts(
+    'A part of the formula',
+    formula.flatMap((f) => [f.parts, f.pull]),
+  )
   const parts = formula.reduce((sum, f) => sum + f.parts, 0)
   const amounts = apportionParts(
     totalUl,

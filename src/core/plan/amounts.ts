@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { apportionParts } from '../mix/apportion'
 
 /** What a bottle is planned for: its share of the cup, or something planned apart from it. */
@@ -25,6 +26,7 @@ export function planParts(
   cup: readonly { vesselId: string; parts: number }[],
   apart: readonly { use: Exclude<PlanUse, 'cup'>; vesselId: string; ul: number }[],
 ): PlanPart[] {
+  mustBeAmounts('An amount of the plan', [cupUl, ...cup.map((p) => p.parts), ...apart.map((a) => a.ul)])
   const sharing = cup.filter((c) => c.parts > 0)
   const shares =
     sharing.length && cupUl > 0

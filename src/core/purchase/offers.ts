@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { Invalid } from '../errors'
 import { apportion } from '../mix/apportion'
 
@@ -35,6 +36,7 @@ export function checkOffer(offer: Offer): void {
  */
 export function offerTotal(listMinor: number, count: number, offer: Offer): number {
   if (!whole(count)) throw new Invalid('Buy at least one.', 'count')
+  mustBeAmounts('A price', [listMinor, ...Object.values(offer).filter((v): v is number => typeof v === 'number')])
   checkOffer(offer)
   switch (offer.kind) {
     case 'list':
@@ -58,8 +60,10 @@ export const offerCount = (offer: Offer) =>
  * Splits the price of a purchase over its items in proportion to their worth, to the last cent (largest remainder).
  * @param worth list prices where known, else volumes; all zero splits evenly
  */
-export const splitPrice = (totalMinor: number, worth: readonly number[]): number[] =>
-  apportion(totalMinor, worth.some((w) => w > 0) ? worth : worth.map(() => 1))
+export function splitPrice(totalMinor: number, worth: readonly number[]): number[] {
+  mustBeAmounts('A price', [totalMinor, ...worth])
+  return apportion(totalMinor, worth.some((w) => w > 0) ? worth : worth.map(() => 1))
+}
 
 /** An offer in the words of a shop window. */
 export function offerWords(offer: Offer): string {

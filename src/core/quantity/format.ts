@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { START_DROPS } from './dropSizes'
 import { ML_PER_FL_OZ, ML_PER_TSP } from './units'
 
@@ -46,4 +47,7 @@ export function formatSpoons(ul: number): string {
 export const formatVolume = (ul: number) => `${formatMl(ul)} · ${formatFlOz(ul)}`
 
 /** Mass in mg of a volume in µl at a density in g/ml. */
-export const massMg = (ul: number, densityGPerMl: number) => Math.round(ul * densityGPerMl)
+export function massMg(ul: number, densityGPerMl: number): number {
+  mustBeAmounts('A volume or a density', [ul, densityGPerMl])
+  return Math.round(ul * densityGPerMl)
+}

@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { Invalid } from '../errors'
 
 /** A surface to pour on. Lengths in mm; `count` pieces alike, planned as one work. */
@@ -25,6 +26,7 @@ export function areas(surface: Surface): Areas {
   const sides = surface.shape === 'round' ? [surface.diameterMm] : [surface.lengthMm, surface.widthMm]
   if (sides.some((s) => !(s > 0)) || !(surface.edgeMm >= 0) || !(surface.count >= 1))
     throw new Invalid('A surface needs sides above zero, an edge depth of zero or more, and a count of one or more.')
+  mustBeAmounts('A size of a surface', [...sides, surface.edgeMm, surface.count])
   const { count, edgeMm } = surface
   if (surface.shape === 'round') {
     const d = surface.diameterMm

@@ -27,7 +27,10 @@ export function cupUl(surface: Surface, school: CoverageSchool): number {
 }
 
 /** A layer's volume in whole µl: 1 mm over 1 mm² is 1 µl. */
-export const layerUl = (areaMm2: number, wetMm: number) => Math.round(areaMm2 * wetMm)
+export function layerUl(areaMm2: number, wetMm: number): number {
+  mustBeAmounts('An area or a film', [areaMm2, wetMm])
+  return Math.round(areaMm2 * wetMm)
+}
 
 /** Start values for what is planned apart from the cup, wet mm. Start values of Fika. */
 export const LAYER_WET_MM = { 'base coat': 0.25, 'slip coat': 0.4, reserve: 0.1 } as const

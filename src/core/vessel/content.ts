@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { NotEnough } from '../errors'
 import { formatMl } from '../quantity/format'
 import { apportion } from '../mix/apportion'
@@ -21,6 +22,7 @@ export const contentKey = (content: readonly Portion[]) =>
 
 /** So much of a content, every lot in proportion: whole microlitres that sum to `ul` exactly, nothing of 0. */
 export function inProportion(content: readonly Portion[], ul: number): Portion[] {
+  mustBeAmounts('A volume', [ul, ...content.map((p) => p.ul)])
   const shares = apportion(
     ul,
     content.map((p) => p.ul),

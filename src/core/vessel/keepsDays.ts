@@ -1,3 +1,4 @@
+import { mustBeNumbers } from '../mustBe'
 import { THINNER_FACTS, type Thinner } from '../mix/thinners'
 import type { MediumKind } from '../paint/properties'
 
@@ -26,6 +27,7 @@ const CHILLY_C = 5
  * less there is to count on; in frost nothing.
  */
 export function keepsDays({ thinners, mediums, rackC }: KeptMix): number {
+  mustBeNumbers('The warmth of the rack', [rackC])
   if (rackC <= 0) return 0
   const water = Math.min(DRY_DAYS, ...thinners.map((t) => (t ? THINNER_FACTS[t].keepsDays : 30)))
   const medium = Math.min(1, ...mediums.map((m) => BY_MEDIUM[m] ?? 1))

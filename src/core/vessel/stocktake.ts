@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { FikaError } from '../errors'
 import { formatMl } from '../quantity/format'
 import { weighIn, type WeighInInput } from './weighIn'
@@ -33,6 +34,11 @@ const sum = (list: readonly { ul: number }[]) => list.reduce((s, p) => s + p.ul,
  * maker (`named`) before it can be booked; too much is a measuring gain. What the scale cannot tell is no difference.
  */
 export function explain(input: WeighInInput): Difference {
+  mustBeAmounts('A weight', [
+    input.grossMg,
+    input.tareMg,
+    ...input.content.flatMap((p) => [p.ul, p.densityGPerMl, p.solids]),
+  ])
   const bookedUl = sum(input.content)
   const none = { bookedUl, measuredUl: null, evaporatedUl: 0, lostUl: 0, gainedUl: 0 }
   const bookedMg = input.tareMg + input.content.reduce((s, p) => s + p.ul * p.densityGPerMl, 0)

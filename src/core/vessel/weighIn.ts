@@ -1,3 +1,4 @@
+import { mustBeAmounts } from '../mustBe'
 import { Invalid } from '../errors'
 import { formatMl } from '../quantity/format'
 import { contentUl, inProportion, type Portion } from './content'
@@ -40,6 +41,7 @@ export const WATER_G_PER_ML = 1
  *   than could
  */
 export function weighIn({ grossMg, tareMg, content, named }: WeighInInput): WeighInResult {
+  mustBeAmounts('A weight', [grossMg, tareMg, ...content.flatMap((p) => [p.ul, p.densityGPerMl, p.solids])])
   if (grossMg < tareMg)
     throw new Invalid('The scale shows less than the empty bottle weighs. Check the tare, or weigh again.', 'gross')
   const netMg = grossMg - tareMg
