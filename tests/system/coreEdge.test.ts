@@ -385,7 +385,7 @@ const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhit
   surePaint sureWords keyOf priorsOf cupFor wantedBand undefinedIfMissing groupBy applySchool schoolsOf ingredients usualWater usualMedium
   countFacets facetColumn flagAgainst fold searchText effectPigment lightfastnessOf needsPigmentCare pigment isPigmentName
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
-  readNumber parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit techniqueName
+  readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit techniqueName
   techniqueOf barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb`
 /** Those that are fed from what is kept: the shapes of what comes in have refused everything else before. */
 const KEPT = `undiluted wAfter wAfterMixing waterContent

@@ -202,8 +202,7 @@ class Run {
       this.readings.push({ atUl: this.watered, levelTimeS: e.levelTimeS, sigma: e.sigma, tries: e.tries, how: e.how })
     } else if (e.kind === 'water') {
       if (step !== 'judge') refuse()
-      if (!(e.ul > 0) || e.ul > 3e9)
-        throw new Invalid('Type how much water went in, more than nothing.', 'amount')
+      if (!(e.ul > 0) || e.ul > 3e9) throw new Invalid('Type how much water went in, more than nothing.', 'amount')
       if (!this.plan.water) throw new Invalid('This mix has no water to thin it with. Use medium, or choose a water.')
       this.watered += e.ul
       if (e.grams !== undefined) this.baselineG = e.grams

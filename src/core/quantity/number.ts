@@ -1,3 +1,5 @@
+import { Invalid } from '../errors'
+
 const VULGAR: Readonly<Record<string, number>> = {
   '½': 1 / 2,
   '⅓': 1 / 3,
@@ -43,7 +45,7 @@ function decimal(text: string): number | undefined {
 }
 
 /** Whether a text begins with a number that reads two ways, like `1,000`. */
-export const readsTwoWays = (text: string) => /^\s*[1-9]\d{0,2},\d{3}(?![\d.,])/.test(text)
+const readsTwoWays = (text: string) => /^\s*[1-9]\d{0,2},\d{3}(?![\d.,])/.test(text)
 
 /**
  * Reads a number at the start of a text as people write it: `1.5`, `1,5`, `1 1/2`, `1½`, `½`, `3/4`, `1.234,5`, `1 000`,
@@ -72,4 +74,23 @@ export function readNumber(text: string): { value: number; rest: string } | unde
 export function parseNumber(text: string): number | undefined {
   const read = readNumber(text)
   return read && read.rest.trim() === '' ? read.value : undefined
+}
+
+/** Asks which of two numbers is meant where a text begins with one that reads two ways; undefined where it does not. */
+export function askBack(text: string): string | undefined {
+  if (!readsTwoWays(text)) return undefined
+  const digits = /[\d,]+/.exec(text)![0]
+  const [thousand, one] = [digits.replace(',', ''), digits.replace(',', '.')]
+  return `“${digits}” can mean ${thousand} or ${one}. Type the one you mean, like ${thousand} or ${one}.`
+}
+
+/**
+ * The number a whole text says.
+ * @param wrong what is said of a text that says none
+ * @throws Invalid with `wrong`, or asking back where it reads two ways
+ */
+export function numberIn(text: string, wrong: string): number {
+  const value = parseNumber(text)
+  if (value === undefined) throw new Invalid(askBack(text) ?? wrong)
+  return value
 }

@@ -1,6 +1,6 @@
 import { Invalid } from '../errors'
 import { START_DROPS } from './dropSizes'
-import { readNumber, readsTwoWays } from './number'
+import { askBack, readNumber } from './number'
 import { findUnit, type Unit } from './units'
 
 export const UNIT_SYSTEMS = ['metric', 'us'] as const
@@ -35,13 +35,8 @@ export function parseAmount(
   let sum = 0
   let left = text
   do {
-    if (readsTwoWays(left)) {
-      const digits = /[\d,]+/.exec(left)![0]
-      const [thousand, one] = [digits.replace(',', ''), digits.replace(',', '.')]
-      throw new Invalid(
-        `“${digits}” can mean ${thousand} or ${one}. Type the one you mean, like ${thousand} or ${one}.`,
-      )
-    }
+    const asked = askBack(left)
+    if (asked) throw new Invalid(asked)
     const read = readNumber(left)
     if (!read) throw new Invalid(`“${text.trim()}” is not an amount. ${like}`)
     // The unit goes up to the next amount.

@@ -1,5 +1,4 @@
 import { array, boolean, number, string, type AnySchema, type InferType } from 'yup'
-import { Invalid } from '@/core/errors'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { THINNERS, type Thinner } from '@/core/mix/thinners'
 import { fold } from '@/core/paint/fold'
@@ -22,7 +21,7 @@ import {
 } from '@/core/paint/properties'
 import { readBody, readOpacity, readSheen, readStrength } from '@/core/paint/words'
 import { parseMoneyMinor } from '@/core/quantity/money'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn } from '@/core/quantity/number'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 
 /**
@@ -88,8 +87,7 @@ const TEXT = { type: 'text', toCell: same, fromCell: same, show: (v: string | un
 function share(text: string, cell: string): number {
   const bare = text.replace(/\s*g\s*\/\s*ml$/i, '').trim()
   const percent = /^(.*)%$/.exec(bare)
-  const value = parseNumber(percent ? percent[1]!.trim() : bare)
-  if (value === undefined) throw new Invalid(`“${text}” in ${cell} is not a number. Type it like 0.9.`)
+  const value = numberIn(percent ? percent[1]!.trim() : bare, `“${text}” in ${cell} is not a number. Type it like 0.9.`)
   return percent ? value / 100 : value
 }
 /** A number typed; nothing typed is the value given. */
@@ -97,10 +95,7 @@ export const numberTyped =
   <Empty>(what: string, example: string, empty: Empty) =>
   (typed: string): number | Empty => {
     if (!typed.trim()) return empty
-    const value = parseNumber(typed)
-    if (value === undefined)
-      throw new Invalid(`“${typed.trim()}” is not a number for ${what}. Type it like ${example}.`)
-    return value
+    return numberIn(typed, `“${typed.trim()}” is not a number for ${what}. Type it like ${example}.`)
   }
 const NUMBER = { type: 'numeric', toCell: String, fromCell: share, show: orEmpty }
 

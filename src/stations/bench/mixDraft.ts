@@ -9,7 +9,7 @@ import { judgeWater, type WaterRule, type WaterVerdict } from '@/core/mix/waterL
 import { costOf, type Cost } from '@/core/purchase/cost'
 import { dropOf, START_DROPS, type DropSizes } from '@/core/quantity/dropSizes'
 import { parsePouredUl, type UnitSystem } from '@/core/quantity/parse'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn, parseNumber } from '@/core/quantity/number'
 import { parseRatio } from '@/core/quantity/ratio'
 import { readTyped } from '@/core/quantity/typed'
 import type { Material } from '@/db/materials/mixable'
@@ -124,9 +124,9 @@ export function benchView(
     rows.flatMap(({ id, parts }) => {
       const material = materials.get(id)
       if (!material) return []
-      const value = parts.trim() === '' ? 0 : parseNumber(parts)
-      if (value === undefined) problems.push(`“${parts}” is not a number of parts. Type it like 2 or 1/2.`)
-      return [{ material, materialId: id, parts: value ?? 0 }]
+      const wrong = `“${parts}” is not a number of parts. Type it like 2 or 1/2.`
+      const value = parts.trim() === '' ? 0 : attempt(() => numberIn(parts, wrong), 0)
+      return [{ material, materialId: id, parts: value }]
     })
   const paints = partsOf(draft.paints)
   const mediums = partsOf(draft.mediums)

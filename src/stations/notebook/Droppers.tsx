@@ -4,9 +4,8 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { Invalid } from '@/core/errors'
 import { countedDropUl, DRIP_WORDS, DRIPS, START_DROPS, type Drip } from '@/core/quantity/dropSizes'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn } from '@/core/quantity/number'
 import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'
 import { readTyped } from '@/core/quantity/typed'
 import type { Dropper } from '@/db/people/droppers'
@@ -109,11 +108,7 @@ function Count({ units }: { units: UnitSystem }) {
   const { send, pending, refusal } = useSend<null>()
   const router = useRouter()
   const set = (part: Partial<typeof f>) => setF((old) => ({ ...old, ...part }))
-  const number = (text: string, what: string) => {
-    const value = parseNumber(text)
-    if (value === undefined) throw new Invalid(`Type ${what}.`)
-    return value
-  }
+  const number = (text: string, what: string) => numberIn(text, `Type ${what}.`)
   const read = () => ({
     count: number(f.count, 'how many drops fell, like 50'),
     massMg: parseMassMg(f.mass, units),

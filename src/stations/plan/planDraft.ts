@@ -1,9 +1,8 @@
 import { readTyped } from '@/core/quantity/typed'
 import { APART_USES, type ApartUse, planParts, type PlanPart } from '@/core/plan/amounts'
 import type { SurfaceShape } from '@/core/surface/stock'
-import { Invalid } from '@/core/errors'
 import { parseMoneyMinor } from '@/core/quantity/money'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn } from '@/core/quantity/number'
 import { parseAmount, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import { parseSize } from '@/core/quantity/size'
 import { MM_PER_INCH } from '@/core/quantity/units'
@@ -94,8 +93,7 @@ export function shelfFields(s: StockedSurface | undefined, count: number, us: bo
 /** What the server takes. @throws FikaError with a sentence for what cannot be read */
 function readInput(id: string, f: Fields, units: UnitSystem): PlanInput {
   const number = (text: string, what: string) => {
-    const value = parseNumber(text)
-    if (value === undefined) throw new Invalid(`“${text}” is not a number for ${what}.`)
+    const value = numberIn(text, `“${text}” is not a number for ${what}.`)
     return value
   }
   const size = f.shape === 'rectangle' ? parseSize(f.size, units) : { lengthMm: 0, widthMm: 0 }

@@ -8,7 +8,7 @@ import type { ContainerAmounts } from '@/core/mix/batch'
 import { Invalid } from '@/core/errors'
 import { REST_HOURS } from '@/core/mix/schools'
 import { formatMl } from '@/core/quantity/format'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn } from '@/core/quantity/number'
 import type { BatchState } from '@/db/formulas/batchSchema'
 import type { BatchBottle } from '@/db/mixings/batch'
 import { Notice } from '@/ui/frame/Notice'
@@ -69,8 +69,7 @@ export function BatchBooking({
     )
   const book = () =>
     attempt(() => {
-      const restHours = parseNumber(rest)
-      if (restHours === undefined) throw new Invalid('Type the rest in hours, like 12.')
+      const restHours = numberIn(rest, 'Type the rest in hours, like 12.')
       if (state.medium > 0 && !mediumId) throw new Invalid('Choose the medium that carries it.')
       if (state.water > 0 && !waterId) throw new Invalid('Choose the water that thins it.')
       send(

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn } from '@/core/quantity/number'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
@@ -72,9 +72,7 @@ export function NewBatch({
         return read.value
       }
       const number = (text: string, what: string) => {
-        const value = parseNumber(text)
-        if (value === undefined) throw new Invalid(`“${text}” is not a number for ${what}. Type it like 2.`)
-        return value
+        return numberIn(text, `“${text}” is not a number for ${what}. Type it like 2.`)
       }
       const state = stateSchema.cast({
         paintUl: volume(f.paint, 'how much paint the batch is'),

@@ -2,8 +2,9 @@ import { apportionParts } from '@/core/mix/apportion'
 import { inSteps, type AddStep } from '@/core/mix/inSteps'
 import { byOneDrop, predict, type Prediction } from '@/core/colour/predict'
 import { START_DROPS } from '@/core/quantity/dropSizes'
-import { parseNumber } from '@/core/quantity/number'
+import { numberIn } from '@/core/quantity/number'
 import type { Material } from '@/db/materials/mixable'
+import { readTyped } from '@/core/quantity/typed'
 import { formulaPaint, perMlOf } from '../formulaPaint'
 
 export const UNITS = ['parts', 'drops', 'ml', 'g'] as const
@@ -54,8 +55,9 @@ export function formulaView(
   const typed = rows.flatMap(({ id, amount }) => {
     const material = materials.get(id)
     if (!material) return []
-    const value = amount.trim() === '' ? 0 : parseNumber(amount)
-    if (value === undefined) problems.push(`“${amount}” is not an amount of ${material.name}. Type it like 2 or 1/2.`)
+    const wrong = `“${amount}” is not an amount of ${material.name}. Type it like 2 or 1/2.`
+    const { value, sentence } = readTyped(() => (amount.trim() === '' ? 0 : numberIn(amount, wrong)))
+    if (sentence !== undefined) problems.push(sentence)
     return value ? [{ material, parts: (value * perUnit(unit, material, dropUl)) / 1000 }] : []
   })
   const names = typed.map((t) => t.material.id)
