@@ -32,7 +32,7 @@ describe('how much water is too much', () => {
     })
     const over = judgeWater([paint(100), water(45)], { school: 'paint-30' })
     expect(over).toMatchObject({ within: false, waterUl: 45_000, roomUl: 0 })
-    expect(over.sentence).toMatch(/^Water is 45 ml, 15 ml more than this mix bears \(30 %/)
+    expect(over.sentence).toMatch(/^Water is 45 ml, 15 ml more than this mix bears \(30.%/)
   })
   // Worked by hand: (1 + 2 × 0.25 / (0.38 × 0.85)) × 0.30 and × 0.40.
   it('1 : 2 with conditioner bears 76 ml or 102 ml to 100 ml of paint: a part of water lies between the schools', () => {

@@ -59,7 +59,7 @@ const TUBE = DEFAULTS_BY_BODY.soft.solids * (1 - DEFAULTS_BY_BODY.soft.pigmentSh
 /** Pouring medium, where a mix holds none of its own that could be offered. From memory. */
 const POURING_MEDIUM = { solids: 0.3, pigmentShare: 0, waterShare: 0 }
 
-const percent = (x: number) => `${Math.round(x * 100)} %`
+const percent = (x: number) => `${Math.round(x * 100)}\u00a0%`
 const ml = (ul: number) => `${(ul / 1000).toFixed(ul < 10_000 ? 1 : 0)} ml`
 const binderOf = (a: Pick<WaterAmount, 'solids' | 'pigmentShare'>) => a.solids * (1 - (a.pigmentShare ?? 0))
 

@@ -119,7 +119,7 @@ function CupLines({
       <path
         d={`M${mid - top} 12 L${mid - bottom} ${floor} H${mid + bottom} L${mid + top} 12`}
         fill="#fff"
-        stroke="#1c1c1c"
+        stroke="#8a8a8a"
         strokeWidth="3"
         strokeLinejoin="round"
       />
@@ -128,11 +128,11 @@ function CupLines({
           <path d={`M${mid - half(l.heightMm)} ${ys[i]}H${mid + half(l.heightMm)}`} stroke="#1c1c1c" strokeWidth="2" />
           <path
             d={`M${mid + half(l.heightMm)} ${ys[i]}L${mid + 112} ${told[i]}`}
-            stroke="#1c1c1c"
+            stroke="currentColor"
             strokeWidth="1"
             fill="none"
           />
-          <text x={mid + 118} y={told[i]! + 5} fontSize="15" fill="#1c1c1c">
+          <text x={mid + 118} y={told[i]! + 5} fontSize="15" fill="currentColor">
             <tspan fontWeight="650">{(l.heightMm / 10).toFixed(1)} cm</tspan> {names.get(l.id)}
           </text>
         </g>

@@ -57,7 +57,7 @@ export function PourBackForm({
           popupMatchSelectWidth={false}
           options={goBack.map((g) => ({
             value: g.movementId,
-            label: `${g.kind === 'pour' ? 'poured' : 'taken out'}${g.what ? `, ${g.what}` : ''}, ${dayAndTime(g.at, zone)}, up to ${formatMl(g.leftUl)}`,
+            label: `${formatMl(g.leftUl)} ${g.kind === 'pour' ? 'poured' : 'taken out'}${g.what ? `, ${g.what}` : ''}, ${dayAndTime(g.at, zone)}`,
           }))}
         />
       </label>
