@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { readJson } from './json'
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../tests/support/studio'
 import { listFormulas, measureFormula, saveFormula } from '@/db/formulas/formulas'
@@ -214,6 +215,21 @@ describe('the catalogue as JSON', () => {
     await other.run((tx) => tx.q('delete from paint_substitute where studio_id = $1', [tx.studioId]))
     expect(await bringIn(other, file)).toMatchObject({ added: 0, changed: 1, same: 7 })
     expect(await other.run(readCatalogue)).toEqual(JSON.parse(text))
+  })
+
+  it('a file from before the share of pigment was kept gets the usual one of body or kind, and never none', async () => {
+    const studio = await full()
+    const json = JSON.parse((await studio.run((tx) => JSON_FORMAT.write(tx, new Date()))) as string) as {
+      materials: { kind: string; pigmentShare?: number }[]
+    }
+    const older = {
+      ...json,
+      materials: json.materials.map((m) => ({ ...m, pigmentShare: undefined })),
+    }
+    const read = readJson(JSON.stringify(older))
+    const shares = read.materials.flatMap((m) => (m.input.kind === 'paint' ? [m.input.pigmentShare] : []))
+    expect(shares.length).toBeGreaterThan(0)
+    expect(Math.min(...shares)).toBeGreaterThan(0.05)
   })
 
   it('brings named colours with what was measured of them, and of one that is here only what is newer', async () => {

@@ -1,3 +1,4 @@
+import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, type Body, type MediumKind } from '@/core/paint/properties'
 import { PAIR_VERDICTS, type PairVerdict } from '@/core/colour/pairVerdicts'
 import { array, boolean, number, object, string, ValidationError } from 'yup'
 import { v7 as uuidv7 } from 'uuid'
@@ -124,6 +125,13 @@ export interface ReadCatalogue {
   readonly head: ReturnType<typeof headSchema.validateSync>
 }
 
+/** What a file from before the share of pigment was kept leaves open: the usual one of its body or kind. */
+function olderThan(entry: { kind?: string; body?: unknown; mediumKind?: unknown } | null): { pigmentShare?: number } {
+  const usual =
+    entry?.kind === 'paint' ? DEFAULTS_BY_BODY[entry.body as Body] : DEFAULTS_BY_MEDIUM[entry?.mediumKind as MediumKind]
+  return usual ? { pigmentShare: usual.pigmentShare } : {}
+}
+
 /** Reads a catalogue file. @throws Invalid naming the entry that is wrong, and what is wrong with it */
 export function readJson(text: string): ReadCatalogue {
   let parsed: unknown
@@ -138,15 +146,20 @@ export function readJson(text: string): ReadCatalogue {
       const entry = raw as {
         kind?: string
         name?: string
+        body?: unknown
+        mediumKind?: unknown
         archived?: unknown
         substitutes?: unknown
         standIn?: unknown
         paintedWith?: unknown
       }
       try {
-        const { substitutes, standIn, paintedWith, archived, ...own } = entry
+        const { substitutes, standIn, paintedWith, archived, ...own } = entry as typeof entry & object
         return {
-          input: schemaOf(entry?.kind).validateSync(own, { stripUnknown: true }) as MaterialInput,
+          input: schemaOf(entry?.kind).validateSync(
+            { ...olderThan(entry), ...own },
+            { stripUnknown: true },
+          ) as MaterialInput,
           archived: boolean().default(false).validateSync(archived) ?? false,
           substitutes: (array(refSchema).default([]).validateSync(substitutes) ?? []) as Ref[],
           standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() }))

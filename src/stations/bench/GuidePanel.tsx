@@ -103,7 +103,7 @@ export function GuidePanel({
       </div>
       {bandS ? (
         <p className="muted">
-          Should be flat in {bandS[0]}–{bandS[1]} s.
+          Should be flat in {bandS[0]}–{bandS[1]} s. Start values of Fika.
         </p>
       ) : null}
       {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}

@@ -14,6 +14,7 @@ import { formatMoney } from '@/core/quantity/money'
 import { type UnitSystem } from '@/core/quantity/parse'
 import { meanColour } from '@/core/colour/meanColour'
 import type { PlanWithParts } from '@/db/plans/read'
+import { LAYER_WET_MM } from '@/core/surface/coverage'
 import type { StockedSurface } from '@/db/surfaces/read'
 import { Cup } from '@/ui/pictures/Cup'
 import { Chip } from '@/ui/pictures/Drawdown'
@@ -186,6 +187,10 @@ export function PlanEditor({
           </section>
           <section className="panel" aria-label="Apart from the cup">
             <h2>Apart from the cup</h2>
+            <p className="muted">
+              Amounts offered: a wet film of{' '}
+              {APART_USES.map((use) => `${LAYER_WET_MM[use]} mm for the ${use}`).join(', ')}. Start values of Fika.
+            </p>
             {APART_USES.map((use) => (
               <ApartRow
                 key={use}

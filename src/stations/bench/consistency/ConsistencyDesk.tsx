@@ -224,7 +224,10 @@ function Reading({
             </span>
           </div>
           <BandScale bands={data.bands} wantedS={bandS} nowS={seconds} />
-          <p className="muted after">{ageingSentence(data.ageing)}</p>
+          <p className="muted after">
+            Wanted {bandS[0]} to {bandS[1]} s, by technique, look and role: start values of Fika.{' '}
+            {ageingSentence(data.ageing)}
+          </p>
         </section>
         <section className="panel" aria-label="Curve">
           <h2>What does water do to {bottle.pair || 'it'}?</h2>
@@ -239,4 +242,4 @@ const percent = (perDay: number) => (100 * Math.expm1(perDay)).toFixed(1)
 
 /** What is reckoned for standing, and how sure it is. */
 const ageingSentence = ({ perDay, sd }: ConsistencyData['ageing']) =>
-  `Standing thickens mixes by about ${percent(perDay)} % a day (± ${percent(sd)}), ${sd < START_AGEING.sd ? 'as bottles showed that were read again' : 'a start value until bottles are read again after some days'}; that is in what is expected now.`
+  `Standing thickens mixes by about ${percent(perDay)} % a day (± ${percent(sd)}), ${sd < START_AGEING.sd ? 'as bottles showed that were read again' : 'a start value of Fika until bottles are read again after some days'}; that is in what is expected now.`
