@@ -14,7 +14,7 @@ import { bandOf, checkBands, timed } from '@/core/consistency/levelTime'
 import { levelTimeOfRun } from '@/core/consistency/run'
 import { adviseWater } from '@/core/consistency/waterAdvice'
 import { averageReadings } from '@/core/device/readings'
-import { additionOf, settled, stillOn } from '@/core/device/settle'
+import { additionOf, removalOf, settled, stillOn } from '@/core/device/settle'
 import { amountsWithDrops, dropsUl } from '@/core/mix/drops'
 import { extendTo, fluidOunceError, scaledAmounts } from '@/core/mix/amounts'
 import { apportionParts } from '@/core/mix/apportion'
@@ -308,6 +308,7 @@ const EDGE = {
   ] as never),
   additionOf: call(additionOf, 64, 0.1, 30),
   stillOn: call(stillOn, 64, 30),
+  removalOf: call(removalOf, 50, 0.1, 64),
   settled: call(
     settled,
     [0, 300, 650, 700].map((atMs) => ({ atMs, grams: 64, stable: true })),

@@ -1,5 +1,5 @@
 import { gaussian, random } from '../../../tests/support/random'
-import { additionOf, leastAdditionG, settled, steadyG, stillOn, type Weight } from './settle'
+import { additionOf, leastAdditionG, removalOf, settled, steadyG, stillOn, type Weight } from './settle'
 
 /** Readings ten times a second. */
 const readings = (grams: readonly number[]): Weight[] =>
@@ -49,5 +49,18 @@ describe('a weight to book up to', () => {
     expect(stillOn(89.9, 180)).toBeUndefined()
     expect(stillOn(null, 180)).toBeUndefined()
     expect(stillOn(0.1, null)).toBe(0.1)
+  })
+})
+
+describe('what was taken out again', () => {
+  it('is what is missing of what was booked: no touch, no lift, nothing while it moves', () => {
+    expect(removalOf(170, 0.1, 180)).toBe(10)
+    expect(removalOf(179.8, 0.1, 180)).toBeUndefined()
+    expect(removalOf(182, 0.1, 180)).toBeUndefined()
+    expect(removalOf(40, 0.1, 180)).toBeUndefined()
+    expect(removalOf(null, 0.1, 180)).toBeUndefined()
+    expect(removalOf(170, 0.1, null)).toBeUndefined()
+    // A scale of a whole gram cannot tell two.
+    expect(removalOf(178, 1, 180)).toBeUndefined()
   })
 })

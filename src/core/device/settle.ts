@@ -52,3 +52,10 @@ export function additionOf(standsG: number | undefined, resolutionG: number, boo
  */
 export const stillOn = (standsG: number | null, bookedG: number | null): number | undefined =>
   standsG === null || !Number.isFinite(standsG) || (bookedG !== null && standsG < bookedG / 2) ? undefined : standsG
+
+/** What was taken out of the cup again, g: less than a lift, more than nothing; undefined where nothing was. */
+export function removalOf(standsG: number | null, resolutionG: number, bookedG: number | null): number | undefined {
+  if (bookedG === null || stillOn(standsG, bookedG) === undefined) return undefined
+  const removed = bookedG - standsG!
+  return removed >= leastAdditionG(resolutionG) ? removed : undefined
+}

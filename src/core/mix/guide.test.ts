@@ -189,6 +189,21 @@ describe('poured first', () => {
     expect(eyeState([...events, { kind: 'undo' }, { kind: 'undo' }]).totalUl).toBe(35_000)
     expect(eyeState([{ kind: 'undo' }])).toMatchObject({ totalUl: 0, canUndo: false })
   })
+  it('by eye: what was poured in last and not stirred in may be poured back, and no more than went in', () => {
+    const back = (ul: number, grams?: number): EyeEvent => ({ kind: 'back', ul, grams })
+    const two = [name('a'), add(20_000, 50), name('b'), add(15_000, 68)]
+    expect(eyeState([...two, back(5_000, 62)])).toMatchObject({ totalUl: 30_000, baselineG: 62 })
+    expect(eyeState([...two, back(15_000)]).additions.map((a) => a.id)).toEqual(['a'])
+    // All of it back, and the other goes on from there.
+    expect(eyeState([...two, back(15_000), name('a'), add(1_000)]).additions).toEqual([
+      { source: 'material', id: 'a', ul: 21_000 },
+    ])
+    expect(eyeState([...two, back(5_000), { kind: 'undo' }]).totalUl).toBe(35_000)
+    expect(() => eyeState([...two, back(15_001)])).toThrow('no more of it than went in')
+    expect(() => eyeState([...two, name('a'), back(1_000)])).toThrow('Only what was poured in last')
+    expect(() => eyeState([...two, back(0)])).toThrow('how much was poured back')
+    expect(() => eyeState([back(1_000)])).toThrow('Say what goes in first')
+  })
   it('asks what goes in first', () => {
     expect(() => eyeState([add(1)])).toThrow('Say what goes in first')
     expect(() => eyeState([name('a'), add(0)])).toThrow('how much was poured')

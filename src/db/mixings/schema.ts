@@ -60,6 +60,7 @@ const events: Readonly<Record<string, object>> = {
     id: idSchema,
   },
   add: { ul: ul.required('Type how much was poured, like 60 ml.'), grams: grams.optional() },
+  back: { ul: ul.required('Type how much was poured back, like 10 ml.'), grams: grams.optional() },
 }
 
 /** One thing that happened at a mix: which event it is decides what belongs to it. */

@@ -4,7 +4,7 @@ import { Select } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
-import { additionOf, stillOn } from '@/core/device/settle'
+import { additionOf, removalOf, stillOn } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { portionsOfMix, readBack, type Addition } from '@/core/mix/readBack'
 import { judgeWater, type WaterRule } from '@/core/mix/waterLimit'
@@ -110,6 +110,8 @@ export function EyeScreen({
       waterRule,
     )
   const colour = colourOf(additions.map((a) => ({ material: byId.get(a.materialId)!, parts: a.ul })))
+  const removed = filling ? undefined : removalOf(settledG, resolutionG, state.baselineG)
+  const takenBack = state.additions.at(-1)?.id === state.now?.id ? removed : undefined
   const live = here && state.baselineG !== null && grams !== null ? grams - state.baselineG : 0
 
   const book = () =>
@@ -224,6 +226,22 @@ export function EyeScreen({
                         ? `pour ${nameOf(state.now!.id)}; it is booked when the scale stands`
                         : 'say what goes in'}
                   </p>
+                  {takenBack ? (
+                    <button
+                      type="button"
+                      className="go second"
+                      disabled={sending}
+                      onClick={() =>
+                        void send({
+                          kind: 'back',
+                          ul: Math.round((1000 * takenBack) / density),
+                          grams: settledG!,
+                        })
+                      }
+                    >
+                      Poured back {takenBack.toFixed(1)} g of {nameOf(state.now!.id)}
+                    </button>
+                  ) : null}
                   <div className={benchStyles.guideType}>
                     <label>
                       <span>Or type it</span>
