@@ -227,20 +227,22 @@ export function EyeScreen({
                         : 'say what goes in'}
                   </p>
                   {takenBack ? (
-                    <button
-                      type="button"
-                      className="go second"
-                      disabled={sending}
-                      onClick={() =>
-                        void send({
-                          kind: 'back',
-                          ul: Math.round((1000 * takenBack) / density),
-                          grams: settledG!,
-                        })
-                      }
-                    >
-                      Poured back {takenBack.toFixed(1)} g of {nameOf(state.now!.id)}
-                    </button>
+                    <p>
+                      <button
+                        type="button"
+                        className="go second"
+                        disabled={sending}
+                        onClick={() =>
+                          void send({
+                            kind: 'back',
+                            ul: Math.round((1000 * takenBack) / density),
+                            grams: settledG!,
+                          })
+                        }
+                      >
+                        Poured back {takenBack.toFixed(1)} g of {nameOf(state.now!.id)}
+                      </button>
+                    </p>
                   ) : null}
                   <div className={benchStyles.guideType}>
                     <label>
