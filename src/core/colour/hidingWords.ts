@@ -17,6 +17,18 @@ export interface Hiding {
   readonly sheen: Sheen | null
 }
 
+/** What carries a paint: it neither colours nor hides. */
+export const CARRIER: Hiding = {
+  kind: 'medium',
+  hex: null,
+  strength: null,
+  optics: null,
+  opacity: null,
+  contrastRatio: null,
+  body: null,
+  sheen: null,
+}
+
 /**
  * How a mix hides in the film a pour leaves, in one sentence, and what more paint would do; nothing where no
  * paint of it colours, or flakes take part, which do not hide by their colour.

@@ -39,11 +39,11 @@ export function mayGoBack(tx: Tx, vesselId: string): Promise<MayGoBack[]> {
   return tx.q<MayGoBack>(
     `select m.id as "movementId", m.kind, m.at, case when m.kind = 'pour' then v.label else m.note end as what,
        t.ul as "leftUl"
-     from movement m
+     from (select distinct movement_id from movement_line where studio_id = $1 and from_vessel_id = $2) gave
+     join movement m on m.studio_id = $1 and m.id = gave.movement_id
      cross join lateral (select sum(s.ul)::bigint as ul, (array_agg(s."to") filter (where s."to" is not null))[1] as "to" from (${LEFT}) s) t
      left join vessel v on v.studio_id = m.studio_id and v.id = t."to"
      where m.studio_id = $1 and m.kind in ('take-out', 'pour') and t.ul > 0 and ${NOT_UNDONE}
-       and exists (select from movement_line l where l.studio_id = m.studio_id and l.movement_id = m.id and l.from_vessel_id = $2)
      order by m.at desc, m.id desc limit $3`,
     [tx.studioId, vesselId, OFFERED],
   )

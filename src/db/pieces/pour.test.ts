@@ -4,6 +4,8 @@ import { makeStudio } from '../../../tests/support/studio'
 import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { findPlan } from '@/db/plans/read'
+import { mayGoBack, pourBack } from '@/db/ledger'
+import { findPiece, piecesPouredFrom } from './read'
 import { pourPlan } from './pour'
 
 afterAll(endPool)
@@ -99,5 +101,21 @@ describe('pouring a plan', () => {
     expect((await studio.run((tx) => findPlan(tx, planId))).pouredAt).toBeNull()
     await studio.run((tx) => pourPlan(tx, input(20_000)))
     expect(await studio.holds(bottle)).toBe(40_000)
+  })
+  it('what was poured back into its bottle is no longer of the piece', async () => {
+    const { studio, bottle, input } = await planned()
+    const pour = input()
+    await studio.run((tx) => pourPlan(tx, pour))
+    const [poured] = await studio.run((tx) => mayGoBack(tx, bottle))
+    await studio.run((tx) =>
+      pourBack(tx, { requestId: uuidv7(), vesselId: bottle, movementId: poured!.movementId, ul: 5_000 }),
+    )
+    const piece = await studio.run((tx) => findPiece(tx, pour.pieceId))
+    expect(piece.colours.map((c) => [c.label, c.ul])).toEqual([['Teal 1', 11_000]])
+    expect(await studio.run((tx) => piecesPouredFrom(tx, bottle))).toEqual([
+      { id: pour.pieceId, title: 'Square', ul: 11_000 },
+    ])
+    expect(await studio.holds(pour.vesselId)).toBe(11_000)
+    await expectBalanced(studio)
   })
 })

@@ -28,16 +28,24 @@ export interface Piece {
   readonly photos: readonly { id: string; state: PhotoState; width: number; height: number; takenAt: string }[]
 }
 
+/** What bottles gave a piece `p`, less what was poured back into them, by line. */
+const GIVEN = `select l.from_vessel_id as bottle_id, l.ul from movement_line l
+    where l.studio_id = p.studio_id and l.movement_id = p.movement_id
+  union all
+  select l.to_vessel_id, -l.ul from movement_line l
+    join movement m on m.studio_id = l.studio_id and m.id = l.movement_id and m.kind = 'pour-back'
+    where l.studio_id = p.studio_id and l.from_vessel_id = p.vessel_id
+      and not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)`
+
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
     p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.rating,
     p.faults, p.fate, p.revision,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
-      from (select v.label, b.colour_hex as hex, sum(l.ul)::bigint as ul
-            from movement_line l
-            join vessel v on v.studio_id = l.studio_id and v.id = l.from_vessel_id
-            join bottle b on b.studio_id = l.studio_id and b.vessel_id = l.from_vessel_id
-            where l.studio_id = p.studio_id and l.movement_id = p.movement_id
-            group by v.id, v.label, b.colour_hex) x), '[]') as colours,
+      from (select v.label, b.colour_hex as hex, sum(g.ul)::bigint as ul
+            from (${GIVEN}) g
+            join vessel v on v.studio_id = p.studio_id and v.id = g.bottle_id
+            join bottle b on b.studio_id = p.studio_id and b.vessel_id = g.bottle_id
+            group by v.id, v.label, b.colour_hex) x where x.ul > 0), '[]') as colours,
     coalesce((select json_agg(json_build_object('id', f.id, 'state', f.state, 'width', f.width, 'height', f.height, 'takenAt', f.taken_at) order by f.taken_at)
       from piece_photo f where f.studio_id = p.studio_id and f.piece_id = p.id), '[]') as photos
   from piece p`
@@ -59,9 +67,11 @@ export async function findPiece(tx: Tx, id: string): Promise<Piece> {
 /** Pieces a bottle was poured on, newest first, with how much of it went there. */
 export function piecesPouredFrom(tx: Tx, vesselId: string): Promise<{ id: string; title: string; ul: number }[]> {
   return tx.q(
-    `select p.id, p.title, sum(l.ul)::bigint as ul from movement_line l
-     join piece p on p.studio_id = l.studio_id and p.movement_id = l.movement_id and p.fate <> 'undone'
-     where l.studio_id = $1 and l.from_vessel_id = $2 group by p.id, p.title, p.poured_at order by p.poured_at desc limit 30`,
+    `select p.id, p.title, t.ul from piece p
+     cross join lateral (select sum(g.ul)::bigint as ul from (${GIVEN}) g where g.bottle_id = $2) t
+     where p.studio_id = $1 and p.fate <> 'undone' and t.ul > 0
+       and p.movement_id in (select movement_id from movement_line where studio_id = $1 and from_vessel_id = $2)
+     order by p.poured_at desc limit 30`,
     [tx.studioId, vesselId],
   )
 }

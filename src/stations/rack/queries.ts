@@ -1,4 +1,4 @@
-import { hidingWords } from '@/core/colour/hidingWords'
+import { CARRIER, hidingWords } from '@/core/colour/hidingWords'
 import { sureOf } from '@/core/colour/predict'
 import { surePaint, sureWords } from '@/core/colour/sureWords'
 import { mayGoBack } from '@/db/ledger'
@@ -7,17 +7,6 @@ import { piecesPouredFrom } from '@/db/pieces/read'
 import { listWaters } from '@/db/materials/mixable'
 import { readOptics } from '@/db/materials/optics'
 import type { Tx } from '@/db/base/withStudio'
-
-/** What carries a paint neither colours nor hides. */
-const NO_PAINT = {
-  hex: null,
-  strength: null,
-  optics: null,
-  opacity: null,
-  contrastRatio: null,
-  body: null,
-  sheen: null,
-}
 
 /** What is said of a bottle's colour: how sure it is, what would make it surer, and how it hides once poured. */
 export interface ColourSaid {
@@ -42,7 +31,7 @@ export async function colourOfBottle(tx: Tx, portions: readonly LotPortion[]): P
       paints.map((p) => own(p.id)[0]!.material),
     ),
     hides: hidingWords(
-      portions.map((p) => ({ material: { ...NO_PAINT, ...known.get(p.materialId), kind: p.kind }, ul: p.ul })),
+      portions.map((p) => ({ material: { ...CARRIER, ...known.get(p.materialId), kind: p.kind }, ul: p.ul })),
     ),
   }
 }

@@ -1,24 +1,13 @@
 import { useMemo } from 'react'
 import { asDeepAs } from '@/core/colour/strength'
 import { driedInShift, driedInWords, type DriedPair } from '@/core/colour/driedIn'
-import { hidingWords } from '@/core/colour/hidingWords'
+import { CARRIER, hidingWords } from '@/core/colour/hidingWords'
 import { opticsOf } from '@/core/colour/packOptics'
 import { houseRatioOf, type HouseRules } from '@/core/mix/houseRules'
 import type { MediumKind } from '@/core/paint/properties'
 import { FLAKES } from '@/core/paint/sheenOfMix'
 import { formatRatio } from '@/core/quantity/ratio'
 import type { Used } from './deskDraft'
-
-const CARRIER = {
-  kind: 'medium',
-  hex: null,
-  strength: null,
-  optics: null,
-  opacity: null,
-  contrastRatio: null,
-  body: null,
-  sheen: null,
-} as const
 
 /** More than this of a weak paint nobody pours in. Start value of Fika. */
 const MOST_TIMES = 40
