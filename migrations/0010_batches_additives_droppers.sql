@@ -1,3 +1,10 @@
+-- Rows of every studio are read: for the foreign key, and for what is in the bottles already.
+alter table bottle no force row level security;
+alter table batch no force row level security;
+alter table vessel_content no force row level security;
+alter table lot no force row level security;
+alter table material no force row level security;
+
 -- Bottles that were mixed as one batch know of it, so that a batch is booked once and its containers are found together.
 alter table bottle add column batch_id uuid;
 alter table bottle add constraint bottle_batch foreign key (studio_id, batch_id) references batch (studio_id, id);
@@ -6,12 +13,6 @@ create index bottle_batch on bottle (studio_id, batch_id) where batch_id is not 
 -- Silicone and other additives stay with what they were dropped into, wherever it is poured: kept beside colour and
 -- sheen, which are read off the content as well.
 alter table bottle add column has_additive boolean not null default false;
-
--- Rows of every studio are read and rewritten.
-alter table bottle no force row level security;
-alter table vessel_content no force row level security;
-alter table lot no force row level security;
-alter table material no force row level security;
 update bottle b set has_additive = true
   where exists (
     select 1 from vessel_content c
@@ -19,6 +20,7 @@ update bottle b set has_additive = true
     join material m on m.studio_id = l.studio_id and m.id = l.material_id
     where c.studio_id = b.studio_id and c.vessel_id = b.vessel_id and c.ul > 0 and m.kind = 'additive');
 alter table bottle force row level security;
+alter table batch force row level security;
 alter table vessel_content force row level security;
 alter table lot force row level security;
 alter table material force row level security;
