@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { hexToSrgb } from '@/core/colour/srgb'
 import { createStudio } from '@/db/people/newStudio'
+import { saveFormula } from '@/db/formulas/formulas'
 import { mixBottle, buyContainer } from '@/db/ledger'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 
@@ -36,6 +37,22 @@ export async function makeStudio(known?: { studioId: string; accountId: string |
         mixBottle(tx, { ...mixOf(vesselId, label, poured), capacityUl, untrackedForRest: true }),
       )
       return vesselId
+    },
+    async formula(name: string, parts: { paintId: string; parts: number }[]) {
+      const id = uuidv7()
+      await withStudio(who, (tx) =>
+        saveFormula(tx, {
+          requestId: uuidv7(),
+          id,
+          name,
+          notes: '',
+          standsInFor: null,
+          note: '',
+          targetHex: null,
+          parts,
+        }),
+      )
+      return id
     },
     content: (vesselId: string) =>
       withStudio(who, (tx) =>

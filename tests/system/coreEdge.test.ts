@@ -394,7 +394,7 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
-  formatRatio formatSize`
+  formatRatio formatSize depthText`
 /** Inner loops and what they are made of: colours and spectra, which are checked where they come in, and curves already learned. */
 const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen mixOptics mixReflectance withoutSpecular labToLch labToSrgb xyzToLab
   alike matchSteps asSeen mendSteps rank meanColour metamerismIndex pairMix opticsOf packOptics unpackOptics hexOfReflectance paintedOut

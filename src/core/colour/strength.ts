@@ -4,6 +4,11 @@ import type { Optics } from './kubelkaMunk'
 
 /** Parts of white that one part of a paint is let down in to compare strengths: a spoonful to a cup. Start value of Fika. */
 const WHITE_PARTS = 50
+/** More than so many parts of a weak paint nobody pours in. Start value of Fika. */
+export const MOST_TIMES = 40
+
+/** So many ml as one measures them: to a tenth below ten. */
+export const depthText = (ml: number): string => `${ml.toFixed(ml < 9.95 ? 1 : 0)} ml`
 
 /**
  * Depth of a paint let down in white that scatters 1 and absorbs nothing: K/S summed over the bands, each as much as the

@@ -74,21 +74,23 @@ export const closed = ([least, most]: readonly [number, number]): readonly [numb
 /** The middle of a band, in the sense of ln t. */
 export const aimOf = (band: readonly [number, number]) => Math.sqrt(closed(band)[0] * band[1])
 
-/**
- * What water does where the curve is not straight: from the nearest reading on, ln t may fall straight; ever less, as a
- * thick suspension (Krieger & Dougherty 1959, 2.5 times its packing as exponent, from memory); at first as quickly and
- * then at less than half, as a mound that a yield stress holds up; or little at first. How much each is believed: start
- * values of Fika. `slope` is ∂fall/∂b: what is not known of b tells less where the curve bends.
- */
+/** How ln t may fall by `d` more of water, `b` being its slope where nothing was added yet. */
 interface Shape {
   readonly weight: number
   readonly fall: (b: number, d: number) => number
+  /** ∂fall/∂b: what is not known of b tells less where the curve bends. */
   readonly slope: (b: number, d: number) => number
 }
 const SUSPENSION = 1.5
 const LATER = 0.45
 const YIELDS = 0.8
 const LATE = 0.03
+/**
+ * What water does where the curve is not straight: from the nearest reading on, ln t may fall straight; ever less, as a
+ * thick suspension (Krieger & Dougherty 1959, 2.5 times its packing as exponent, from memory); at first as quickly and
+ * then at less than half, as a mound that a yield stress holds up; or little at first. How much each is believed: start
+ * values of Fika.
+ */
 const SHAPES: readonly Shape[] = [
   { weight: 0.35, fall: (b, d) => b * d, slope: (_, d) => d },
   {

@@ -1,5 +1,4 @@
 import { v7 as uuidv7 } from 'uuid'
-import { saveFormula } from './formulas'
 import { endPool } from '@/db/base/pool'
 import { makeStudio } from '../../../tests/support/studio'
 import { stateSchema } from './batchSchema'
@@ -10,19 +9,7 @@ afterAll(endPool)
 async function room() {
   const studio = await makeStudio()
   const paintId = await studio.paint('Teal')
-  const formulaId = uuidv7()
-  await studio.run((tx) =>
-    saveFormula(tx, {
-      requestId: uuidv7(),
-      id: formulaId,
-      name: 'Sea',
-      notes: '',
-      standsInFor: null,
-      note: '',
-      targetHex: null,
-      parts: [{ paintId, parts: 1 }],
-    }),
-  )
+  const formulaId = await studio.formula('Sea', [{ paintId, parts: 1 }])
   const state = stateSchema.cast({ paintUl: 400_000, containers: 2, sizeUl: 1_000_000, keptHex: '#136a78' })
   const batch: SaveBatch = {
     id: uuidv7(),

@@ -24,7 +24,7 @@ export {
 } from './transfer'
 export { topUpUndone, waterBottle, watered, waterUndone, weighInUndone, type WaterBottle } from './water'
 export { makeSinks } from './sinks'
-export { undoMovement, type Follow, type Followers } from './undo'
+export { notUndone, undoMovement, type Follow, type Followers } from './undo'
 export { refreshLook, refuseAdditive } from './colour'
 export { fillKeep, refreshKeep } from './keep'
 export type { Source } from './lots'

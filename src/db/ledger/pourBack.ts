@@ -4,7 +4,7 @@ import { contentUl, inProportion, type Portion } from '@/core/vessel/content'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
 import { refreshLook } from './colour'
-import type { Follow } from './undo'
+import { notUndone, type Follow } from './undo'
 import { mixedIn, watered } from './water'
 
 /** Something that left a bottle and may go back into it. */
@@ -21,7 +21,6 @@ export interface MayGoBack {
 /** How many of the last takings and pours of a bottle are offered. */
 const OFFERED = 5
 
-const NOT_UNDONE = 'not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)'
 /** Lines of a movement out of a bottle, less what went back of them, by lot: `m` the movement, `$2` the bottle. */
 const LEFT = `select x.lot_id, sum(x.ul)::bigint as ul, (array_agg(x.to_vessel_id) filter (where x.ul > 0))[1] as "to"
   from (
@@ -31,7 +30,7 @@ const LEFT = `select x.lot_id, sum(x.ul)::bigint as ul, (array_agg(x.to_vessel_i
     select l.lot_id, -l.ul, null from poured_back p
     join movement_line l on l.studio_id = p.studio_id and l.movement_id = p.movement_id and l.to_vessel_id = $2
     where p.studio_id = m.studio_id and p.of_movement_id = m.id
-      and not exists (select from movement u where u.studio_id = p.studio_id and u.reverses_id = p.movement_id)
+      and ${notUndone('p', 'movement_id')}
   ) x group by x.lot_id`
 
 /** What was lately taken out of a bottle or poured from it, and could go back, newest first. */
@@ -43,7 +42,7 @@ export function mayGoBack(tx: Tx, vesselId: string): Promise<MayGoBack[]> {
      join movement m on m.studio_id = $1 and m.id = gave.movement_id
      cross join lateral (select sum(s.ul)::bigint as ul, (array_agg(s."to") filter (where s."to" is not null))[1] as "to" from (${LEFT}) s) t
      left join vessel v on v.studio_id = m.studio_id and v.id = t."to"
-     where m.studio_id = $1 and m.kind in ('take-out', 'pour') and t.ul > 0 and ${NOT_UNDONE}
+     where m.studio_id = $1 and m.kind in ('take-out', 'pour') and t.ul > 0 and ${notUndone('m')}
      order by m.at desc, m.id desc limit $3`,
     [tx.studioId, vesselId, OFFERED],
   )
@@ -66,7 +65,7 @@ export async function pourBack(tx: Tx, p: PourBack): Promise<Booked> {
   if (!(p.ul > 0)) throw new Invalid('Type how much goes back, more than nothing.', 'amount')
   const left = () =>
     tx.q<Portion & { to: string | null; kind: string; undone: boolean }>(
-      `select s.lot_id as "lotId", s.ul, s."to", m.kind, not (${NOT_UNDONE}) as undone
+      `select s.lot_id as "lotId", s.ul, s."to", m.kind, not (${notUndone('m')}) as undone
        from movement m cross join lateral (${LEFT}) s
        where m.studio_id = $1 and m.id = $3 and m.kind in ('take-out', 'pour') order by s.lot_id`,
       [tx.studioId, p.vesselId, p.movementId],
@@ -113,7 +112,7 @@ export async function pourBack(tx: Tx, p: PourBack): Promise<Booked> {
 export const notWhileBack: Follow = async (tx, { movementId }) => {
   const back = await tx.q(
     `select 1 from poured_back p where p.studio_id = $1 and p.of_movement_id = $2
-       and not exists (select from movement u where u.studio_id = p.studio_id and u.reverses_id = p.movement_id)`,
+       and ${notUndone('p', 'movement_id')}`,
     [tx.studioId, movementId],
   )
   if (back.length) throw new Conflict('Part of it was poured back since. Undo that first, then this.')

@@ -1,4 +1,5 @@
 import type { Tx } from '../base/withStudio'
+import { notUndone } from './undo'
 
 export interface MonthPoured {
   /** `2026-11` in the studio's zone. */
@@ -23,7 +24,7 @@ export function pouredByMonth(tx: Tx): Promise<MonthPoured[]> {
      left join vessel f on f.studio_id = l.studio_id and f.id = l.from_vessel_id and m.kind = 'pour-back'
      left join vessel t on t.studio_id = l.studio_id and t.id = l.to_vessel_id
      where m.studio_id = $1 and (m.kind = 'pour' or f.kind = 'pour' or t.kind = 'waste') and m.kind <> 'undo' and m.at > now() - interval '1 year'
-       and not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)
+       and ${notUndone('m')}
      group by 1 order by 1`,
     [tx.studioId],
   )

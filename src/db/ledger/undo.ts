@@ -16,6 +16,10 @@ export interface Undone {
   readonly touched: readonly string[]
 }
 
+/** SQL: a movement was not undone. @param row alias of a row that names it, @param id in this column */
+export const notUndone = (row: string, id = 'id'): string =>
+  `not exists (select from movement u where u.studio_id = ${row}.studio_id and u.reverses_id = ${row}.${id})`
+
 /** What stands beside the ledger and follows a movement that is undone. */
 export type Follow = (tx: Tx, undone: Undone) => Promise<void>
 

@@ -5,10 +5,10 @@ import { endPool } from '@/db/base/pool'
 import { findBottle } from '@/db/bottles/read'
 import { stateSchema } from '@/db/formulas/batchSchema'
 import { saveBatch } from '@/db/formulas/batches'
-import { saveFormula } from '@/db/formulas/formulas'
 import { contentByMaterial } from '@/db/ledger'
 import { undo } from '@/server/undo'
-import { batchBottles, bookBatch, bookBatchSchema } from './batch'
+import { batchBottles, bookBatch } from './batch'
+import { bookBatchSchema } from './bookBatchSchema'
 
 afterAll(endPool)
 
@@ -17,23 +17,11 @@ async function begun(more: Record<string, unknown> = {}) {
   const studio = await makeStudio()
   const [teal, plum, flow] = [await studio.paint('Teal'), await studio.paint('Plum'), await studio.medium('Flow')]
   const water = await studio.water()
-  const [formulaId, batchId] = [uuidv7(), uuidv7()]
-  const parts = [
+  const batchId = uuidv7()
+  const formulaId = await studio.formula('Sea', [
     { paintId: teal, parts: 3 },
     { paintId: plum, parts: 1 },
-  ]
-  await studio.run((tx) =>
-    saveFormula(tx, {
-      requestId: uuidv7(),
-      id: formulaId,
-      name: 'Sea',
-      notes: '',
-      standsInFor: null,
-      note: '',
-      targetHex: null,
-      parts,
-    }),
-  )
+  ])
   const state = stateSchema.cast({
     paintUl: 400_000,
     containers: 2,

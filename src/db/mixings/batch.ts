@@ -1,29 +1,13 @@
-import { number, object, boolean, type InferType } from 'yup'
 import { Conflict, NotFound } from '@/core/errors'
 import { apportionParts } from '@/core/mix/apportion'
 import { batchAmounts, type ContainerAmounts } from '@/core/mix/batch'
 import { derivedId } from '@/db/base/derivedId'
-import { idSchema } from '@/db/base/idSchema'
 import type { Tx } from '@/db/base/withStudio'
 import { lockBatch } from '@/db/formulas/batches'
 import { findFormula } from '@/db/formulas/formulas'
 import { mixBottle, type Source } from '@/db/ledger'
-import { bottleFields } from './bottleFields'
+import type { BookBatch } from './bookBatchSchema'
 import { snapshot } from './sources'
-
-export const bookBatchSchema = object({
-  requestId: idSchema,
-  batchId: idSchema,
-  /** What carries it; null where the batch has no medium. */
-  mediumId: idSchema.nullable().default(null),
-  waterId: idSchema.nullable().default(null),
-  /** The bottle the sample was poured out of; null: it was never booked, so it is taken from the drawer with the rest. */
-  sampleFrom: idSchema.nullable().default(null),
-  restHours: bottleFields.restHours,
-  untrackedForRest: boolean().default(false),
-  tareMg: number().integer().min(0).max(1e8, 'That is too heavy for an empty container.').nullable().default(null),
-})
-export type BookBatch = InferType<typeof bookBatchSchema>
 
 /** A container of a batch as it stands on the rack. */
 export interface BatchBottle {
@@ -82,7 +66,7 @@ export async function bookBatch(tx: Tx, input: BookBatch): Promise<string[]> {
       batchId: batch.id,
       poured: sourcesOfContainer(c, parts, input),
       capacityUl: batch.state.sizeUl,
-      tareMg: input.tareMg,
+      tareMg: null,
       restHours: input.restHours,
       untrackedForRest: input.untrackedForRest,
     })

@@ -1,6 +1,7 @@
 import type { PhotoState } from '@/core/piece/fates'
 import { NotFound } from '@/core/errors'
 import type { Surface } from '@/core/surface/area'
+import { notUndone } from '../ledger'
 import type { Tx } from '@/db/base/withStudio'
 
 export interface PieceColour {
@@ -35,7 +36,7 @@ const GIVEN = `select l.from_vessel_id as bottle_id, l.ul from movement_line l
   select l.to_vessel_id, -l.ul from movement_line l
     join movement m on m.studio_id = l.studio_id and m.id = l.movement_id and m.kind = 'pour-back'
     where l.studio_id = p.studio_id and l.from_vessel_id = p.vessel_id
-      and not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)`
+      and ${notUndone('m')}`
 
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
     p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.rating,

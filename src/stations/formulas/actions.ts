@@ -7,7 +7,8 @@ import { change } from '@/server/change'
 import { perform } from '@/server/perform'
 import { saveBatchSchema } from '@/db/formulas/batchSchema'
 import { saveBatch } from '@/db/formulas/batches'
-import { bookBatch, bookBatchSchema } from '@/db/mixings/batch'
+import { bookBatch } from '@/db/mixings/batch'
+import { bookBatchSchema } from '@/db/mixings/bookBatchSchema'
 import { archiveFormulaSchema, measureSchema, saveFormulaSchema } from '@/db/formulas/schema'
 
 /** Keeps a named colour, or another version of one. */

@@ -17,8 +17,6 @@ export interface DeskData {
   readonly formulas: readonly Formula[]
   readonly studio: readonly Coloured[]
   readonly wetDry: readonly WetDryRow[]
-  readonly rules: RulesRow
-  readonly dried: readonly DriedPair[]
   readonly discontinued: readonly { id: string; label: string }[]
   readonly facts: Awaited<ReturnType<typeof studioFacts>>
 }
@@ -41,9 +39,15 @@ export async function deskData(tx: Tx): Promise<DeskData> {
     formulas,
     studio: colouredOf(new Map(paints.map((p) => [p.id, p])), bottles, formulas),
     wetDry: await wetDryPairs(tx),
-    rules: await houseRules(tx),
-    dried: driedPairs(formulas, byId),
     discontinued: await discontinuedPaints(tx),
     facts: await studioFacts(tx),
   }
+}
+
+/** What the desk of one formula needs besides: the ratios of the house, and mixes painted out in a medium. */
+export async function oneFormulaData(
+  tx: Tx,
+): Promise<DeskData & { readonly rules: RulesRow; readonly dried: readonly DriedPair[] }> {
+  const data = await deskData(tx)
+  return { ...data, rules: await houseRules(tx), dried: driedPairs(data.formulas, data.byId) }
 }

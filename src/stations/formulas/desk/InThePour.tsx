@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { asDeepAs } from '@/core/colour/strength'
+import { asDeepAs, depthText, MOST_TIMES } from '@/core/colour/strength'
 import { driedInShift, driedInWords, type DriedPair } from '@/core/colour/driedIn'
 import { CARRIER, hidingWords } from '@/core/colour/hidingWords'
 import { opticsOf } from '@/core/colour/packOptics'
@@ -8,9 +8,6 @@ import type { MediumKind } from '@/core/paint/properties'
 import { FLAKES } from '@/core/paint/sheenOfMix'
 import { formatRatio } from '@/core/quantity/ratio'
 import type { Used } from './deskDraft'
-
-/** More than this of a weak paint nobody pours in. Start value of Fika. */
-const MOST_TIMES = 40
 
 /** What becomes of a formula once it is carried: how it hides in a pour at the house's ratio, what the medium leaves in the dried film, and how unlike its paints are in strength. */
 export function InThePour({
@@ -75,6 +72,6 @@ export function strengthWords(used: readonly Pick<Used, 'material'>[]): string |
   const said = pairs.filter((p) => p.times !== undefined && p.times <= MOST_TIMES && p.times >= 1.5)
   const widest = said.sort((a, b) => b.times! - a.times!)[0]
   return widest
-    ? `1 ml of ${widest.strong.name} colours white as deep as ${widest.times!.toFixed(widest.times! < 9.95 ? 1 : 0)} ml of ${widest.weak.name}.`
+    ? `1 ml of ${widest.strong.name} colours white as deep as ${depthText(widest.times!)} of ${widest.weak.name}.`
     : undefined
 }

@@ -1,7 +1,7 @@
 import Link from 'next/link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { pairMix } from '@/core/colour/mud'
-import { asDeepAs } from '@/core/colour/strength'
+import { asDeepAs, depthText, MOST_TIMES } from '@/core/colour/strength'
 import { FLAKES } from '@/core/paint/sheenOfMix'
 import { opticsOf } from '@/core/colour/packOptics'
 import { OPACITIES } from '@/core/paint/properties'
@@ -186,7 +186,7 @@ function Strength({ paints, read }: { paints: readonly DrawerPaint[]; read: read
             return (
               <div key={r.id} className="contents">
                 <dt>{nameOf(r.id)}</dt>
-                <dd>{ml === undefined || ml > 40 ? 'never: too pale' : `${ml.toFixed(ml < 9.95 ? 1 : 0)} ml`}</dd>
+                <dd>{ml === undefined || ml > MOST_TIMES ? 'never: too pale' : depthText(ml)}</dd>
               </div>
             )
           })}

@@ -6,7 +6,7 @@ import { inStudio } from '@/session/current'
 import { FormulaDesk } from '@/stations/formulas/desk/FormulaDesk'
 import { PaintedOut, UsedInBottles, Versions } from '@/stations/formulas/desk/Versions'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
-import { deskData } from '@/stations/formulas/queries'
+import { oneFormulaData } from '@/stations/formulas/queries'
 import { hexOfParts, textOfParts } from '@/stations/formulas/shown'
 import { targetFromAddress } from '@/stations/formulas/address'
 import { orNotFound } from '@/ui/frame/orNotFound'
@@ -27,7 +27,7 @@ export default async function FormulaPage({
   const { formula, bottles, data } = await inStudio(async (tx) => ({
     formula: await findFormula(tx, id),
     bottles: await usedIn(tx, id),
-    data: await deskData(tx),
+    data: await oneFormulaData(tx),
   })).catch(orNotFound)
   const versions = formula.versions.map((v) => ({
     ...v,

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { inStudio } from '@/session/current'
 import { FormulaDesk } from '@/stations/formulas/desk/FormulaDesk'
 import { FormulasNav } from '@/stations/formulas/FormulasNav'
-import { deskData } from '@/stations/formulas/queries'
+import { oneFormulaData } from '@/stations/formulas/queries'
 import { rowsFromAddress, targetFromAddress } from '@/stations/formulas/address'
 import { firstValues, type Search } from '@/ui/frame/search'
 
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Try a mix' }
 
 export default async function NewFormula({ searchParams }: { searchParams: Search }) {
   const address = firstValues(await searchParams)
-  const { paints, byId, studio, wetDry, rules, dried, discontinued, facts } = await inStudio(deskData)
+  const { paints, byId, studio, wetDry, rules, dried, discontinued, facts } = await inStudio(oneFormulaData)
   return (
     <>
       <div className="head">

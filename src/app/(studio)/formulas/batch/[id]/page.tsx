@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation'
 import { usualWater } from '@/core/mix/thinners'
 import { usualMedium } from '@/core/mix/usualMedium'
 import { bottleLabels } from '@/db/bottles/read'
-import { listMixable, listWaters } from '@/db/materials/mixable'
+import { listMixable } from '@/db/materials/mixable'
 import { batchBottles } from '@/db/mixings/batch'
 import { findFormula } from '@/db/formulas/formulas'
 import { isId } from '@/db/base/withStudio'
@@ -24,17 +24,18 @@ export default async function BatchPage({ params }: { params: Promise<{ id: stri
     const { versions } = await findFormula(tx, batch.formulaId)
     const materials = await listMixable(tx)
     const byId = new Map(materials.map((m) => [m.id, m]))
+    const waters = materials.filter((m) => m.kind === 'water')
     return {
       batch,
       paints: batchPaints(versions.find((v) => v.version === batch.formulaVersion)!.parts, byId),
       supply: {
         mediums: materials.filter((m) => m.kind === 'medium').map(({ id, name }) => ({ id, name })),
-        waters: (await listWaters(tx)).map(({ id, name }) => ({ id, name })),
+        waters: waters.map(({ id, name }) => ({ id, name })),
         bottles: await bottleLabels(tx),
         booked: await batchBottles(tx, id),
         usual: {
           mediumId: usualMedium(materials)?.id,
-          waterId: usualWater(materials.filter((m) => m.kind === 'water'))?.id,
+          waterId: usualWater(waters)?.id,
         },
       },
     }
