@@ -33,6 +33,12 @@ module.exports = {
       'The way of a request serves every station and draws none.',
     ),
     forbid(
+      'front-stands-before-the-app',
+      { path: '^src/front', pathNot: tests },
+      { path: '^src/(?!front|server/lines|session|db|core)' },
+      'What every request passes knows nothing of what is behind it.',
+    ),
+    forbid(
       'exchange-stands-on-db',
       { path: '^src/exchange', pathNot: tests },
       { path: '^src/(?!exchange|server|db|core)' },

@@ -20,7 +20,7 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|qr|culori|node-pg-migrate|glob)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|qr|culori|node-pg-migrate|glob|p-limit|yocto-queue)/)'],
   testTimeout: 30000,
   // Jest leaves a core free for whoever watches; here nobody does.
   maxWorkers: '100%',

@@ -1,11 +1,11 @@
 import pg from 'pg'
-import { signUp } from '@/db/people/accounts'
+import { signUp } from '../tests/support/accounts'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import { filterSchema, type PaintFilter } from '@/stations/paints/drawer/filter'
 import { findPaints } from '@/stations/paints/drawer/find'
 import { readCsv } from '@/exchange/csv'
 import { guessMapping } from '@/exchange/fields'
-import { importFile } from '@/exchange/import'
+import { importFile } from '../tests/support/importing'
 import { compare, type Figure } from './measure'
 
 const PAINTS = 10_000

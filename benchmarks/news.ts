@@ -1,6 +1,7 @@
 import { sealData } from 'iron-session'
 import { v7 as uuidv7 } from 'uuid'
-import { signUp, type Signed } from '@/db/people/accounts'
+import type { Signed } from '@/db/people/sessions'
+import { signUp } from '../tests/support/accounts'
 import { takeOut } from '@/db/ledger'
 import { withStudio } from '@/db/base/withStudio'
 import { scaleAddress } from '@/devices/scale/stream'

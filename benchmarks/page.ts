@@ -1,6 +1,7 @@
 import { sealData } from 'iron-session'
 import type { Page } from '@playwright/test'
-import { signUp, type Signed } from '@/db/people/accounts'
+import type { Signed } from '@/db/people/sessions'
+import { signUp } from '../tests/support/accounts'
 import { launch } from '../tests/support/chromium'
 
 /** Work in a real page, signed in to a fresh studio of its own; the browser is closed whatever happens. */

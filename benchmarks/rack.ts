@@ -1,6 +1,7 @@
 import pg from 'pg'
 import { sealData } from 'iron-session'
-import { findSession, signUp } from '@/db/people/accounts'
+import { findSession } from '@/db/people/sessions'
+import { signUp } from '../tests/support/accounts'
 import { rackBottles } from '@/db/bottles/rack'
 import { studioFacts } from '@/db/people/studio'
 import { withStudio, type Tx } from '@/db/base/withStudio'

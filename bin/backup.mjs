@@ -1,10 +1,9 @@
 // npm run backup -- studio.dump: everything Fika keeps, in one file (pg_dump, custom format). Fika may be running.
-import { existsSync } from 'node:fs'
+import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
-import { postgresBin } from './lib/packages.mjs'
 import { isRunningAt } from './lib/lock.mjs'
-import { must } from './lib/shell.mjs'
+import { client } from './lib/postgres.mjs'
 import { run, say, step, Stop } from './lib/steps.mjs'
 
 run(async () => {
@@ -12,15 +11,20 @@ run(async () => {
   if (!name) throw new Stop('Name the file to write: npm run backup -- studio.dump')
   const file = resolve(process.env.INIT_CWD ?? '.', name)
   if (existsSync(file)) throw new Stop(`${file} is there already. Name another file, so that no backup is overwritten.`)
+  const partial = `${file}.partial`
   const home = defaultHome()
   if (!existsSync(join(home, 'cluster')))
     throw new Stop(`There is no data in ${home} to back up. Start Fika once, or set FIKA_HOME.`)
   const running = isRunningAt(home)
   const cluster = await startCluster(home)
   try {
-    await step(`pg_dump to ${file}`, () =>
-      must(join(postgresBin(), 'pg_dump'), ['-Fc', '-f', file, '-d', cluster.admin]),
-    )
+    // For its owner's eyes, and under its name only when it is whole.
+    process.umask(0o077)
+    await step(`pg_dump to ${file}`, () => client('pg_dump', cluster.as('admin'), ['-Fc', '-f', partial]))
+    renameSync(partial, file)
+  } catch (error) {
+    rmSync(partial, { force: true })
+    throw new Stop(`The backup could not be made; nothing is left of it.\n${error.message}`)
   } finally {
     if (!running) await stopCluster(cluster)
   }

@@ -4,7 +4,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { adminEnv, appEnv, runTs, startApp } from './lib/app.mjs'
 import { startCluster, stopCluster } from './lib/cluster.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
 import { freePort } from './lib/ports.mjs'
@@ -18,14 +18,15 @@ run(async () => {
   await ensureModules()
   const home = mkdtempSync(join(tmpdir(), 'fika-bench-'))
   const cluster = await startCluster(home)
-  const base = appEnv(cluster)
+  const base = adminEnv(cluster)
   let app
   try {
     await runTs('bin/migrate.ts', base)
     await ensureBuild()
     // The scale of the run is plugged in by the run itself.
-    const env = { ...base, FIKA_SCALE: `127.0.0.1:${await freePort(7711)}` }
-    app = await startApp(env, 4710, { quiet: true })
+    const scale = { FIKA_SCALE: `127.0.0.1:${await freePort(7711)}` }
+    const env = { ...base, ...scale }
+    app = await startApp({ ...appEnv(cluster), ...scale }, 4710, { quiet: true })
     const { code } = await sh(
       process.execPath,
       ['--import', 'tsx', join(root, 'benchmarks/run.ts'), ...process.argv.slice(2)],

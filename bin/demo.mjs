@@ -4,11 +4,11 @@
 //   -- --data-only  prepare the data, neither build nor start
 import { existsSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
-import { appEnv, runTs, startApp, startDevices } from './lib/app.mjs'
-import { defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
+import { appEnv, keepRunning, ownerEnv, runTs, startApp, startDevices } from './lib/app.mjs'
+import { analyze, defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
 import { takeLock, tellAddress } from './lib/lock.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
-import { run, say, step, Stop } from './lib/steps.mjs'
+import { run, say, step, Stop, stubborn, whenToldToEnd } from './lib/steps.mjs'
 
 run(async () => {
   const args = process.argv.slice(2)
@@ -55,51 +55,50 @@ run(async () => {
     throw modules.reason
   }
   const env = appEnv(cluster, { demo })
-  const stop = async (app) => {
-    app?.child.kill('SIGTERM')
-    await app?.ended
-    await stopCluster(cluster)
-  }
+  const preparing = ownerEnv(cluster, { demo })
   try {
     // Neither needs the other, and the build leaves a core free most of the time.
     const building = args.includes('--data-only') ? undefined : ensureBuild()
-    const preparing = (async () => {
-      await step('Bringing the database up to date', () => runTs('bin/migrate.ts', env))
-      if (demo) await step('Looking for the demo studio, or making it', () => runTs('bin/seed-demo.ts', env))
+    const prepared = (async () => {
+      await step('Bringing the database up to date', () => stubborn(() => runTs('bin/migrate.ts', preparing)))
+      if (demo)
+        await step('Looking for the demo studio, or making it', () => stubborn(() => runTs('bin/seed-demo.ts', env)))
+      await analyze(cluster)
     })()
     // Both are waited for, so that nothing runs on where one of them fails.
-    const failed = (await Promise.allSettled([building, preparing])).find((r) => r.status === 'rejected')
+    const failed = (await Promise.allSettled([building, prepared])).find((r) => r.status === 'rejected')
     if (failed) throw failed.reason
     if (!building) {
-      await stop()
+      await stopCluster(cluster)
       return 0
     }
   } catch (error) {
-    await stop()
+    await stopCluster(cluster)
     throw error
   }
   // The demo has no device on the table; a studio of its own names them by FIKA_READER and FIKA_SCALE.
   const devices = demo ? await startDevices(7411) : { env: {}, stop: () => undefined }
-  const app = await step('Starting Fika', () => startApp({ ...env, ...devices.env }, wantedPort)).catch((error) => {
+  const log = join(home, 'fika.log')
+  const app = await step('Starting Fika', () =>
+    keepRunning(
+      (port) => startApp({ ...env, ...devices.env }, port, { log }),
+      wantedPort,
+      ({ url, child }) => tellAddress(home, { url, app: child.pid, databasePort: cluster.port }),
+    ),
+  ).catch(async (error) => {
     devices.stop()
+    await stopCluster(cluster)
     throw error
   })
-  if (app.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.port}`)
-  tellAddress(home, { url: app.url, app: app.child.pid, databasePort: cluster.port })
-  say(`Ready: ${app.url}`)
-  say(`Data: ${home}. End with Ctrl-C.`)
-  let ending = false
-  const end = () => {
-    if (ending) return
-    ending = true
+  if (app.first.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.first.port}`)
+  say(`Ready: ${app.first.url}`)
+  say(`Data: ${home}. What happens is written to ${log}. End with Ctrl-C.`)
+  whenToldToEnd(() => {
     say('Stopping')
-    app.child.kill('SIGTERM')
-  }
-  process.on('SIGINT', end)
-  process.on('SIGTERM', end)
-  process.on('SIGHUP', end)
-  const code = await app.ended
+    app.end()
+  })
+  await app.ended
   devices.stop()
   await stopCluster(cluster)
-  return ending ? 0 : (code ?? 1)
+  return 0
 })

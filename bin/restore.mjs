@@ -1,11 +1,11 @@
 // npm run restore -- studio.dump: puts a backup in place (pg_restore into a new database, then the two change names).
 // What was there before is kept as a database of its own.
 import { existsSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { resolve } from 'node:path'
 import { DATABASE, defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
-import { ensurePackages, postgresBin } from './lib/packages.mjs'
+import { ensurePackages } from './lib/packages.mjs'
 import { isRunningAt } from './lib/lock.mjs'
-import { must } from './lib/shell.mjs'
+import { client, psql } from './lib/postgres.mjs'
 import { run, say, step, Stop } from './lib/steps.mjs'
 
 run(async () => {
@@ -17,25 +17,29 @@ run(async () => {
   if (isRunningAt(home)) throw new Stop('Fika is running. End it with Ctrl-C first, then restore.')
   await ensurePackages(['postgresql'])
   const cluster = await startCluster(home)
-  const psql = (database, sql) =>
-    must(join(postgresBin(), 'psql'), ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '-d', cluster.addressOf(database)], {
-      input: sql,
-    })
   const fresh = `${DATABASE}_restored`
   const kept = `${DATABASE}_before_${new Date().toISOString().replace(/\D/g, '').slice(0, 14)}`
+  const admin = cluster.as('admin', 'postgres')
   try {
     await step(`pg_restore from ${file}`, async () => {
-      await psql('postgres', `drop database if exists ${fresh}; `)
-      await psql('postgres', `create database ${fresh} owner fika_owner`)
+      await psql(admin, `drop database if exists ${fresh}`)
+      await psql(admin, `create database ${fresh} owner fika_owner`)
       try {
-        await must(join(postgresBin(), 'pg_restore'), ['--exit-on-error', '-d', cluster.addressOf(fresh), file])
+        // As the owner and not as superuser: a file somebody tampered with can do no more than its tables.
+        const owner = cluster.as('owner', fresh)
+        const args = ['--exit-on-error', '--no-owner', '--no-comments', '-d', fresh, file]
+        await client('pg_restore', owner, args)
+        await psql(owner, 'analyze')
       } catch (error) {
-        await psql('postgres', `drop database ${fresh}`)
+        await psql(admin, `drop database ${fresh}`)
         throw new Stop(`${file} cannot be restored; nothing was changed.\n${error.message}`)
       }
     })
-    await psql('postgres', `alter database ${DATABASE} rename to ${kept}`)
-    await psql('postgres', `alter database ${fresh} rename to ${DATABASE}`)
+    // Both names change or neither: in between there would be no studio.
+    await psql(
+      admin,
+      `begin; alter database ${DATABASE} rename to ${kept}; alter database ${fresh} rename to ${DATABASE}; commit`,
+    )
   } finally {
     await stopCluster(cluster)
   }

@@ -2,7 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { appEnv, runTs, startApp, startDevices } from './lib/app.mjs'
+import { adminEnv, appEnv, runTs, startApp, startDevices } from './lib/app.mjs'
 import { startCluster, stopCluster } from './lib/cluster.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
 import { run, step } from './lib/steps.mjs'
@@ -12,7 +12,7 @@ run(async () => {
   await ensureModules()
   const home = mkdtempSync(join(tmpdir(), 'fika-shots-'))
   const cluster = await startCluster(home, { throwAway: true })
-  const env = appEnv(cluster, { demo: true })
+  const env = adminEnv(cluster, { demo: true })
   let app
   let devices
   try {
@@ -20,7 +20,7 @@ run(async () => {
     await runTs('bin/seed-demo.ts', env)
     await ensureBuild()
     devices = await startDevices(7611)
-    app = await startApp({ ...env, ...devices.env }, 4610, { quiet: true })
+    app = await startApp({ ...appEnv(cluster, { demo: true }), ...devices.env }, 4610, { quiet: true })
     await step('Taking pictures', () =>
       runTs('bin/take-screenshots.ts', { ...env, ...devices.env, FIKA_URL: app.url }, process.argv.slice(2)),
     )

@@ -4,7 +4,7 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { appEnv, runTs, startApp } from './lib/app.mjs'
+import { adminEnv, appEnv, runTs, startApp } from './lib/app.mjs'
 import { startCluster, stopCluster } from './lib/cluster.mjs'
 import { freePort } from './lib/ports.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
@@ -49,13 +49,15 @@ async function playwright(cluster) {
   // The tests plug stand-in devices in and out here themselves.
   const reader = await freePort(7511)
   const deviceEnv = { FIKA_READER: `127.0.0.1:${reader}`, FIKA_SCALE: `127.0.0.1:${await freePort(reader + 1)}` }
-  const demo = await startApp({ ...appEnv(cluster, { demo: true }), ...deviceEnv }, 4510)
-  const plain = await startApp(appEnv(cluster), demo.port + 1)
+  // Every test makes a studio of its own, and all from one place.
+  const doors = { FIKA_SIGN_UPS: '2000' }
+  const demo = await startApp({ ...appEnv(cluster, { demo: true }), ...deviceEnv, ...doors }, 4510)
+  const plain = await startApp({ ...appEnv(cluster), ...doors }, demo.port + 1)
   const file = join(reports, 'playwright.json')
   const { code } = await step('The real interface', () =>
     sh('npx', ['playwright', 'test', ...rest], {
       show: true,
-      env: { ...appEnv(cluster), ...deviceEnv, FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' },
+      env: { ...adminEnv(cluster), ...deviceEnv, FIKA_URL: demo.url, FIKA_PLAIN_URL: plain.url, NODE_ENV: 'test' },
     }),
   )
   demo.child.kill('SIGTERM')
@@ -96,7 +98,7 @@ run(async () => {
   try {
     if (wants('jest') || wants('e2e')) {
       cluster = await startCluster(home, { throwAway: true })
-      const env = appEnv(cluster)
+      const env = adminEnv(cluster)
       await step('Bringing the test database up to date', () => runTs('bin/migrate.ts', env))
       if (wants('jest')) await jest(env)
       if (wants('e2e')) {

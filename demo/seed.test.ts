@@ -48,7 +48,7 @@ describe('the data of the demo studio', () => {
 
 describe('the demo studio', () => {
   const now = new Date()
-  const run = async <T>(work: (tx: Tx) => Promise<T>) => withStudio((await demoDoor())!, work)
+  const run = async <T>(work: (tx: Tx) => Promise<T>) => withStudio((await demoDoor('a computer'))!, work)
   beforeAll(() => seedDemo(now))
 
   it('is made once', async () => {

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { root } from './shell.mjs'
 
 /** When a process was started, in a form that no later process with the same number shares; '' where it is gone. */
-function bornAt(pid) {
+export function bornAt(pid) {
   try {
     const boot = readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()
     return `${boot} ${readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ').at(-1).split(' ')[19]}`
@@ -19,7 +19,8 @@ function alive({ pid, born }) {
   } catch (error) {
     if (error.code !== 'EPERM') return false
   }
-  return !born || born === bornAt(pid)
+  // Without a birth to compare, a number may be anybody's by now; where none can be known, it must do.
+  return bornAt(process.pid) === '' || (born !== undefined && born === bornAt(pid))
 }
 
 const ourMark = () => ({ pid: process.pid, born: bornAt(process.pid) })
@@ -51,7 +52,7 @@ export function takeLock(home) {
       // Half a mark is no mark.
     }
   }
-  writeFileSync(file, JSON.stringify(ourMark()))
+  writeFileSync(file, JSON.stringify(ourMark()), { mode: 0o600 })
   process.on('exit', () => {
     try {
       if (JSON.parse(readFileSync(file, 'utf8')).pid === process.pid) rmSync(file)
@@ -64,11 +65,18 @@ export function takeLock(home) {
 
 /** Ends the app of a start that was itself killed, so that it does not keep the address. Only a server run from here. */
 function endOrphan(pid) {
-  try {
-    if (pid && readlinkSync(`/proc/${pid}/cwd`) === root) process.kill(pid, 'SIGTERM')
-  } catch {
-    // Gone already, or not ours.
+  const isOurs = () => {
+    try {
+      return Boolean(pid) && readlinkSync(`/proc/${pid}/cwd`) === root
+    } catch {
+      return false
+    }
   }
+  if (!isOurs()) return
+  process.kill(pid, 'SIGTERM')
+  const until = Date.now() + 6000
+  while (isOurs() && Date.now() < until) Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 50)
+  if (isOurs()) process.kill(pid, 'SIGKILL')
 }
 
 /**

@@ -1,15 +1,15 @@
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { isRoot, must, root, sh } from './shell.mjs'
-import { say, step, Stop } from './steps.mjs'
+import { say, step, Stop, stubborn } from './steps.mjs'
 
-/** The newest PostgreSQL server's program folder, or undefined. */
-export function postgresBin() {
+/** Program folder of a PostgreSQL server: of one version, or of the newest there is; undefined where there is none. */
+export function postgresBin(version) {
   const base = '/usr/lib/postgresql'
   const versions = existsSync(base) ? readdirSync(base).filter((v) => existsSync(join(base, v, 'bin/initdb'))) : []
-  const newest = versions.sort((a, b) => Number(b) - Number(a))[0]
-  return newest && join(base, newest, 'bin')
+  const found = version ? versions.find((v) => v === version) : versions.sort((a, b) => Number(b) - Number(a))[0]
+  return found && join(base, found, 'bin')
 }
 
 const PACKAGES = [
@@ -39,14 +39,19 @@ export async function ensureModules() {
     .digest('hex')
   const mark = join(root, 'node_modules/.fika-lock')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
-  await step('Installing modules (npm ci)', async () => {
-    const result = await sh('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
-    if (result.code !== 0)
-      throw new Stop(
-        `npm ci did not work:\n${result.err.trim().split('\n').slice(-5).join('\n')}\nMend that, then start again.`,
-      )
-    writeFileSync(mark, lock)
-  })
+  await step('Installing modules (npm ci)', () =>
+    stubborn(async () => {
+      const result = await sh('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+      if (result.code !== 0) {
+        // What a killed one left behind is no use to the next.
+        rmSync(join(root, 'node_modules'), { recursive: true, force: true, maxRetries: 20, retryDelay: 500 })
+        throw new Stop(
+          `npm ci did not work:\n${result.err.trim().split('\n').slice(-5).join('\n')}\nMend that, then start again.`,
+        )
+      }
+      writeFileSync(mark, lock)
+    }),
+  )
 }
 
 const SOURCES = ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']
@@ -71,7 +76,9 @@ export async function ensureBuild() {
   const mark = join(root, '.next/fika-build')
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return say('Build is up to date')
   await step('Building', async () => {
-    await must('npx', ['next', 'build'], { env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' } })
+    await stubborn(() =>
+      must('npx', ['next', 'build'], { env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' } }),
+    )
     writeFileSync(mark, wanted)
   })
 }

@@ -4,6 +4,10 @@ import { userInfo } from 'node:os'
 export const root = new URL('../..', import.meta.url).pathname.replace(/\/$/, '')
 export const isRoot = () => userInfo().uid === 0
 
+/** Commands that are under way; they end with us. */
+const underWay = new Set()
+export const endCommands = () => underWay.forEach((child) => child.kill('SIGTERM'))
+
 /**
  * Runs a command to its end.
  * @returns {Promise<{code: number, out: string, err: string}>} output is empty where `show` passes it through
@@ -15,6 +19,8 @@ export function sh(command, args, { show = false, input, env, cwd = root } = {})
       env: { ...process.env, ...env },
       stdio: [input === undefined ? 'ignore' : 'pipe', show ? 'inherit' : 'pipe', show ? 'inherit' : 'pipe'],
     })
+    underWay.add(child)
+    child.on('close', () => underWay.delete(child))
     let out = ''
     let err = ''
     child.stdout?.on('data', (d) => (out += d))

@@ -1,4 +1,6 @@
 // Progress on the terminal: one line a step, with how long the whole has been running.
+import { endCommands } from './shell.mjs'
+
 const started = performance.now()
 let out = process.stdout
 
@@ -21,15 +23,51 @@ export async function step(what, work) {
 
 export const say = (text) => out.write(`[${elapsed()}] ${text}\n`)
 
+/**
+ * Tries again, a few times, what fails: a start that was killed may have left its own `npm ci` or build running, and
+ * the two are in each other's way until that one has ended.
+ */
+export async function stubborn(work, tries = 4, pauseMs = 5000) {
+  for (let i = 1; ; i++) {
+    try {
+      return await work()
+    } catch (error) {
+      if (i === tries) throw error
+      say(`That did not work; trying again in ${pauseMs / 1000} s`)
+      await new Promise((resolve) => setTimeout(resolve, pauseMs))
+    }
+  }
+}
+
+/** What the machine refused, in words; undefined where it is something else. */
+const MACHINE = {
+  ENOSPC: 'The disk is full. Make room, then start again; nothing of the studio is lost.',
+  EROFS: 'The disk can only be read. Start again when it can be written, or set FIKA_HOME to a folder elsewhere.',
+  EDQUOT: 'Your share of the disk is used up. Make room, then start again; nothing of the studio is lost.',
+  EMFILE: 'Too many files are open on this machine. Close other programs, then start again.',
+}
+
 /** An end that the person can do something about: one clear line, no stack. */
 export class Stop extends Error {}
 
+let onEnd
+
+/** Says what is done when the command is told to end; until then, it ends with whatever it has under way. */
+export const whenToldToEnd = (work) => (onEnd = work)
+
 /** Runs a command's main function; a Stop ends in its line, anything else in its message and stack. */
 export function run(main) {
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.on(signal, () => {
+      if (onEnd) return onEnd()
+      endCommands()
+      process.exit(130)
+    })
   main().then(
     (code) => process.exit(code ?? 0),
     (error) => {
-      if (error instanceof Stop) console.error(`\n${error.message}`)
+      const machine = MACHINE[error?.code]
+      if (error instanceof Stop || machine) console.error(`\n${machine ?? error.message}`)
       else console.error(error)
       process.exit(1)
     },

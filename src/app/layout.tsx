@@ -4,6 +4,7 @@ import './globals.css'
 import './words.css'
 import { AntdRegistry } from '@ant-design/nextjs-registry'
 import type { Metadata } from 'next'
+import { connection } from 'next/server'
 import type { ReactNode } from 'react'
 import { Providers } from '@/ui/frame/Providers'
 import { VARIABLES } from '@/ui/frame/theme'
@@ -14,7 +15,9 @@ export const metadata: Metadata = {
   description: 'Paints, bottles, pours and results of a fluid acrylic pour studio.',
 }
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+/** Every page is made when it is asked for: a page made at the build could not bear the nonce its scripts need. */
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  await connection()
   return (
     <html lang="en">
       <head>

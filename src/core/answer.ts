@@ -10,3 +10,6 @@ export interface Refusal {
   /** The form field it is about, where there is one. */
   readonly field?: string
 }
+
+/** How a refusal begins that is said before the app has seen the request. */
+export const DOOR_SAYS = 'Fika: '

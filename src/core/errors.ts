@@ -3,7 +3,16 @@
  * sentence for the person at the bench.
  */
 export type ErrorCode =
-  'NotEnough' | 'OverCapacity' | 'Conflict' | 'Invalid' | 'NotFound' | 'SignedOut' | 'TooOften' | 'Device'
+  | 'NotEnough'
+  | 'OverCapacity'
+  | 'Conflict'
+  | 'Invalid'
+  | 'NotFound'
+  | 'SignedOut'
+  | 'TooOften'
+  | 'Device'
+  | 'Busy'
+  | 'TooLarge'
 
 export class FikaError extends Error {
   constructor(

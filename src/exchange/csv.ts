@@ -1,11 +1,8 @@
 import Papa from 'papaparse'
 import { Invalid } from '@/core/errors'
-import type { Table } from '@/exchange/table'
-
-/** A spreadsheet runs cells that begin like a formula: they are written behind an apostrophe, and read back without. */
-const FORMULA = /^[=+\-@\t\r']/
-export const guard = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell)
-export const unguard = (cell: string) => (/^'[=+\-@\t\r']/.test(cell) ? cell.slice(1) : cell)
+import { guard } from './guard'
+import { tableOf } from './headings'
+import { LIMITS, type Table } from './table'
 
 /** Writes a list as CSV that `readCsv` reads back unchanged. */
 export const writeCsv = ({ headings, rows }: Table): string =>
@@ -22,23 +19,21 @@ export function decodeText(bytes: Uint8Array): string {
   }
 }
 
+/** Longest line of headings, in characters: one of names, not of everything. */
+const MOST_OF_HEADINGS = 20_000
+
 /**
  * Reads a CSV file: comma, semicolon or tab, quoted line breaks, whatever the spreadsheet made of it.
  * @throws Invalid when it has no headings
  */
 export function readCsv(text: string): Table {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
-  const [first, ...rest] = data
-  const headings = (first ?? []).map((h, i) => unguard(h.trim()) || `column ${i + 1}`)
-  if (headings.length < 2 && rest.length === 0)
+  const whole = text.replace(/^\uFEFF/, '')
+  const firstEnd = whole.search(/[\r\n]/)
+  if ((firstEnd < 0 ? whole.length : firstEnd) > MOST_OF_HEADINGS)
+    throw new Invalid('The first line is too long to name columns. Save the list with one row a line.', 'file')
+  // One more than is taken, and the headings, so that a longer list is told from one that just fits.
+  const { data } = Papa.parse<string[]>(whole, { skipEmptyLines: 'greedy', preview: LIMITS.rows + 2 })
+  if ((data[0] ?? []).length < 2 && data.length < 2)
     throw new Invalid('The first line must name the columns, and one of them must be the name of the paint.', 'file')
-  const seen = new Map<string, number>()
-  return {
-    headings: headings.map((h) => {
-      const n = (seen.get(h) ?? 0) + 1
-      seen.set(h, n)
-      return n === 1 ? h : `${h} (${n})`
-    }),
-    rows: rest.map((r) => headings.map((_, i) => unguard((r[i] ?? '').trim()))),
-  }
+  return tableOf(data)
 }

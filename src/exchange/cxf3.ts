@@ -1,8 +1,11 @@
-import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
+import { XMLBuilder } from 'fast-xml-parser'
 import { hexToLab, labToSrgb } from '@/core/colour/lab'
 import { srgbToHex, type Triple } from '@/core/colour/srgb'
 import { Invalid } from '@/core/errors'
-import type { Palette, Swatch } from '@/exchange/gpl'
+import type { Palette, Swatch } from './gpl'
+import { writable } from './guard'
+import { refuseRow } from './headings'
+import { BadXml, readXml } from './xml'
 
 /** Namespace of CxF3-core (ISO 17972-1). */
 const NAMESPACE = 'http://colorexchangeformat.com/CxF3-core'
@@ -18,7 +21,7 @@ export function writeCxf3({ name, swatches }: Palette, at: Date): string {
     const [r, g, bl] = [1, 3, 5].map((k) => parseInt(s.hex.slice(k, k + 2), 16))
     return {
       '@ObjectType': 'Standard',
-      '@Name': s.name,
+      '@Name': writable(s.name),
       '@Id': `c${i + 1}`,
       'cc:CreationDate': at.toISOString(),
       'cc:ColorValues': {
@@ -39,7 +42,7 @@ export function writeCxf3({ name, swatches }: Palette, at: Date): string {
       'cc:FileInformation': {
         'cc:Creator': 'Fika',
         'cc:CreationDate': at.toISOString(),
-        'cc:Description': name,
+        'cc:Description': writable(name),
       },
       'cc:Resources': {
         'cc:ObjectCollection': { 'cc:Object': swatches.map(object) },
@@ -59,46 +62,69 @@ export function writeCxf3({ name, swatches }: Palette, at: Date): string {
   return xml as string
 }
 
-type Node = Readonly<Record<string, unknown>>
-const asList = (v: unknown): Node[] => (v === undefined ? [] : Array.isArray(v) ? v : [v]) as Node[]
+/** What is heard of one object before it is closed. */
+interface Found {
+  name: string
+  readonly lab: Map<string, number>
+  readonly rgb: Map<string, number>
+  max: number
+}
+
+const three = (found: ReadonlyMap<string, number>, keys: readonly string[]): Triple | undefined => {
+  const values = keys.map((k) => found.get(k) ?? NaN)
+  return values.every(Number.isFinite) ? (values as unknown as Triple) : undefined
+}
+
+function hexOf({ lab, rgb, max }: Found): string | undefined {
+  const fromLab = three(lab, ['L', 'A', 'B'])
+  if (fromLab) return srgbToHex(labToSrgb(fromLab))
+  const fromRgb = three(rgb, ['R', 'G', 'B'])
+  return fromRgb && srgbToHex(fromRgb.map((c) => c / max) as unknown as Triple)
+}
 
 /** Reads swatches of a CxF3 file: CIELAB where there is one, else sRGB. @throws Invalid when it holds neither */
 export function readCxf3(text: string): Palette {
-  if (XMLValidator.validate(text) !== true)
-    throw new Invalid('This file is not whole XML, so not CxF3. Export it again.', 'file')
-  // Entities other than the five of XML are not expanded: a swatch needs none.
-  const parsed = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: '@',
-    removeNSPrefix: true,
-    parseTagValue: false,
-  }).parse(text) as { CxF?: Node }
-  const root = parsed.CxF
-  if (!root) throw new Invalid('This XML is not CxF3: its outermost element must be CxF.', 'file')
-  const resources = (root.Resources ?? {}) as Node
-  const objects = asList((resources.ObjectCollection as Node | undefined)?.Object)
-  const swatches = objects.map((o): Swatch => {
-    const values = (o.ColorValues ?? {}) as Node
-    const name = String(o['@Name'] ?? o['@Id'] ?? '').trim()
-    const hex = fromLab(asList(values.ColorCIELab)[0]) ?? fromRgb(asList(values.ColorSRGB)[0])
+  const swatches: Swatch[] = []
+  const path: string[] = []
+  let name = ''
+  let found: Found | undefined
+  let said = ''
+  const take = ({ name, ...values }: Found) => {
+    const hex = hexOf({ name, ...values })
     if (!hex)
       throw new Invalid(`“${name}” holds no CIELAB and no sRGB values. Export the swatches with CIELAB.`, 'file')
-    return { name: name || hex, hex }
-  })
-  const description = (root.FileInformation as Node | undefined)?.Description
-  return { name: typeof description === 'string' ? description : '', swatches }
-}
-
-function numbers(node: Node | undefined, keys: readonly string[]): number[] | undefined {
-  const values = node && keys.map((k) => Number(node[k]))
-  return values?.every(Number.isFinite) ? values : undefined
-}
-function fromLab(node: Node | undefined): string | undefined {
-  const lab = numbers(node, ['L', 'A', 'B'])
-  return lab && srgbToHex(labToSrgb(lab as Triple))
-}
-function fromRgb(node: Node | undefined): string | undefined {
-  const rgb = numbers(node, ['R', 'G', 'B'])
-  const max = Number(node?.['@MaxRange'] ?? 255)
-  return rgb && srgbToHex(rgb.map((c) => c / max) as Triple)
+    swatches.push({ name: name || hex, hex })
+    refuseRow(swatches.length)
+  }
+  try {
+    readXml(text, {
+      open: (element, a) => {
+        if (path.length === 0 && element !== 'CxF')
+          throw new Invalid('This XML is not CxF3: its outermost element must be CxF.', 'file')
+        path.push(element)
+        said = ''
+        if (element === 'Object')
+          found = { name: (a.Name ?? a.Id ?? '').trim(), lab: new Map(), rgb: new Map(), max: 255 }
+        else if (element === 'ColorSRGB' && found) found.max = Number(a.MaxRange ?? 255)
+      },
+      text: (t) => (said += t),
+      close: (element) => {
+        path.pop()
+        const inside = path.at(-1)
+        // Of several measurements of one object the first counts.
+        const into = inside === 'ColorCIELab' ? found?.lab : inside === 'ColorSRGB' ? found?.rgb : undefined
+        if (into && !into.has(element)) into.set(element, Number(said))
+        else if (element === 'Description' && inside === 'FileInformation') name = said
+        else if (element === 'Object' && found) {
+          take(found)
+          found = undefined
+        }
+        said = ''
+      },
+    })
+  } catch (error) {
+    if (error instanceof BadXml) throw new Invalid('This file is not whole XML, so not CxF3. Export it again.', 'file')
+    throw error
+  }
+  return { name, swatches }
 }

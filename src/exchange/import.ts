@@ -1,4 +1,3 @@
-import { v7 as uuidv7 } from 'uuid'
 import { fold } from '@/core/paint/fold'
 import { Conflict } from '@/core/errors'
 import type { Tx } from '@/db/base/withStudio'
@@ -7,8 +6,9 @@ import { keepMapping, keptMapping } from '@/db/materials/importMapping'
 import { allMaterials, inputOf } from '@/db/materials/read'
 import { writeMaterials, type Write } from '@/db/materials/write'
 import { COLUMNS, guessMapping, type Column, type Mapping } from '@/exchange/fields'
-import { readJson, resolve, writeRest, type ReadCatalogue } from '@/exchange/json'
-import { compared, keyOf, knownByKey, readTable, type HereAlready, type ReadFile, type ReadRow } from '@/exchange/table'
+import type { Held, HeldRow } from './hold'
+import { writeRest } from './json'
+import { keyOf, type HereAlready } from './table'
 
 /** Every material of the studio as an import compares with it. */
 export async function knownMaterials(tx: Tx): Promise<HereAlready[]> {
@@ -28,35 +28,6 @@ export async function mappingFor(tx: Tx, headings: readonly string[]): Promise<M
   )
 }
 
-/** A file held against the studio: each row with the id it has or will have. */
-interface HeldAgainst {
-  readonly known: readonly HereAlready[]
-  readonly rows: readonly ReadRow[]
-  readonly ids: readonly string[]
-  /** Where the file is a catalogue: what hangs between its materials. */
-  readonly catalogue?: ReadCatalogue
-}
-
-async function readWhole(tx: Tx, file: ReadFile, mapping: Mapping): Promise<HeldAgainst> {
-  const known = await knownMaterials(tx)
-  if (file.kind === 'table') {
-    const rows = readTable(file.table, mapping, knownByKey(known))
-    return { known, rows, ids: rows.map((r) => r.known?.id ?? uuidv7()) }
-  }
-  const catalogue = readJson(file.text)
-  const resolved = resolve(catalogue, known)
-  return {
-    known,
-    rows: resolved.map((m, i) => compared(i + 1, m.input, m.known)),
-    ids: resolved.map((m) => m.id),
-    catalogue,
-  }
-}
-
-/** What an import would do, row by row; writes nothing. */
-export const previewFile = async (tx: Tx, file: ReadFile, mapping: Mapping): Promise<readonly ReadRow[]> =>
-  (await readWhole(tx, file, mapping)).rows
-
 export interface Imported {
   readonly added: number
   readonly changed: number
@@ -68,24 +39,27 @@ export interface Imported {
 const CHUNK = 200
 
 /**
- * Imports a file in the transaction it is given: all of it or nothing.
+ * Writes a file that was held against the studio, in the transaction it is given: all of it or nothing.
+ * @param known the studio's materials as the file was held against them
+ * @param kept headings with the mapping they were read by, to be kept for the next list that has them
  * @param update whether rows that are here already are changed to what the file says
  * @param told called with how many rows are done, of how many
  * @throws Conflict when somebody else changed a paint meanwhile
  */
-export async function importFile(
+export async function writeImport(
   tx: Tx,
-  file: ReadFile,
-  mapping: Mapping,
+  { rows, rest }: Held,
+  known: readonly HereAlready[],
+  kept: { readonly headings: readonly string[]; readonly mapping: Mapping } | undefined,
   update: boolean,
   told: (done: number, of: number) => void = () => undefined,
 ): Promise<Imported> {
   await beginBulk(tx)
-  const { known, rows, ids, catalogue } = await readWhole(tx, file, mapping)
-  const write = (state: ReadRow['state']) =>
-    rows.flatMap((r, i): Write[] =>
+  const before = new Map(known.map((k) => [k.id, k.input]))
+  const write = (state: HeldRow['state']) =>
+    rows.flatMap((r): Write[] =>
       r.state === state
-        ? [{ id: ids[i]!, revision: r.known?.revision ?? 0, before: r.known?.input ?? null, after: r.material! }]
+        ? [{ id: r.id, revision: r.revision, before: before.get(r.id) ?? null, after: r.material! }]
         : [],
     )
   // New ones first: what is changed may link to one of them.
@@ -102,12 +76,12 @@ export async function importFile(
     await new Promise((resolve) => setImmediate(resolve))
   }
   await linkUp(tx, writes)
-  if (file.kind === 'table') await keepMapping(tx, file.table.headings, mapping)
-  if (catalogue) {
-    const brought = rows.map((r, i) => [keyOf(r.material!), ids[i]!] as const)
-    await writeRest(tx, catalogue, new Map([...known.map((k) => [keyOf(k.input), k.id] as const), ...brought]))
+  if (kept) await keepMapping(tx, kept.headings, kept.mapping)
+  if (rest) {
+    const brought = rows.flatMap((r) => (r.material ? [[keyOf(r.material), r.id] as const] : []))
+    await writeRest(tx, rest, new Map([...known.map((k) => [keyOf(k.input), k.id] as const), ...brought]))
   }
-  const count = (state: ReadRow['state']) => rows.filter((r) => r.state === state).length
+  const count = (state: HeldRow['state']) => rows.filter((r) => r.state === state).length
   return {
     added: count('new'),
     changed: update ? count('changed') : 0,

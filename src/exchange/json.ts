@@ -4,6 +4,7 @@ import { array, boolean, number, object, string, ValidationError } from 'yup'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
 import { listSurfaces } from '@/db/surfaces/read'
+import { validated } from '@/db/base/validated'
 import type { Tx } from '@/db/base/withStudio'
 import { allMaterials, allPairNotes, inputOf } from '@/db/materials/read'
 import { schemaOf, type MaterialInput, type PaintInput } from '@/db/materials/schema'
@@ -16,7 +17,7 @@ import { archiveMaterials, notePair } from '@/db/materials/write'
 import { formulaSchema, readFormulas, writeFormulas, type JsonFormula } from '@/exchange/formulasJson'
 import { readRecipes, recipeSchema, writeRecipes, type JsonRecipe } from '@/exchange/recipesJson'
 import { refSchema, type Ref } from '@/exchange/ref'
-import { keyOf, knownByKey, type HereAlready } from '@/exchange/table'
+import { keyOf, knownByKey, LIMITS, type HereAlready } from '@/exchange/table'
 
 export const FORMAT = 'fika-catalogue'
 export const VERSION = 1
@@ -24,7 +25,7 @@ export const VERSION = 1
 const headSchema = object({
   format: string().oneOf([FORMAT]).required(),
   version: number().max(VERSION, 'This file was written by a newer Fika. Bring this one up to date first.').required(),
-  materials: array().max(20_000).required(),
+  materials: array().max(LIMITS.rows, `Ten thousand materials are the most. Bring them in parts.`).required(),
   pairNotes: array(
     object({
       a: refSchema.required(),
@@ -114,6 +115,12 @@ export async function readCatalogue(tx: Tx): Promise<Catalogue> {
   }
 }
 
+/** What a catalogue holds besides its materials: what hangs between them, and which are put away, by their keys. */
+export interface CatalogueRest {
+  readonly head: Omit<ReturnType<typeof headSchema.validateSync>, 'materials'>
+  readonly archived: readonly string[]
+}
+
 export interface ReadCatalogue {
   readonly materials: readonly {
     input: MaterialInput
@@ -122,7 +129,7 @@ export interface ReadCatalogue {
     standIn: (Ref & { parts: number })[]
     paintedWith: { white?: Ref | null; black?: Ref | null }
   }[]
-  readonly head: ReturnType<typeof headSchema.validateSync>
+  readonly head: CatalogueRest['head']
 }
 
 /** What a file from before the share of pigment was kept leaves open: the usual one of its body or kind. */
@@ -132,16 +139,36 @@ function olderThan(entry: { kind?: string; body?: unknown; mediumKind?: unknown 
   return usual ? { pigmentShare: usual.pigmentShare } : {}
 }
 
+/** Deepest nesting of a catalogue; what goes deeper is none, and would only fill the stack of whoever checks it. */
+const DEEPEST = 60
+
+function refuseDeep(text: string): void {
+  let depth = 0
+  let quoted = false
+  for (let i = 0; i < text.length; i++) {
+    const c = text[i]
+    if (quoted) {
+      if (c === '\\') i += 1
+      else if (c === '"') quoted = false
+    } else if (c === '"') quoted = true
+    else if (c === '{' || c === '[') {
+      depth += 1
+      if (depth > DEEPEST) throw new SyntaxError('nested too deep')
+    } else if (c === '}' || c === ']') depth -= 1
+  }
+}
+
 /** Reads a catalogue file. @throws Invalid naming the entry that is wrong, and what is wrong with it */
 export function readJson(text: string): ReadCatalogue {
   let parsed: unknown
   try {
+    refuseDeep(text)
     parsed = JSON.parse(text)
   } catch {
     throw new Invalid('This file is not whole JSON. Export it again.', 'file')
   }
   try {
-    const head = headSchema.validateSync(parsed, { stripUnknown: true })
+    const head = validated(headSchema, parsed)
     const materials = head.materials.map((raw: unknown, i) => {
       const entry = raw as {
         kind?: string
@@ -156,10 +183,7 @@ export function readJson(text: string): ReadCatalogue {
       try {
         const { substitutes, standIn, paintedWith, archived, ...own } = entry as typeof entry & object
         return {
-          input: schemaOf(entry?.kind).validateSync(
-            { ...olderThan(entry), ...own },
-            { stripUnknown: true },
-          ) as MaterialInput,
+          input: validated(schemaOf(entry?.kind), { ...olderThan(entry), ...own }) as MaterialInput,
           archived: boolean().default(false).validateSync(archived) ?? false,
           substitutes: (array(refSchema).default([]).validateSync(substitutes) ?? []) as Ref[],
           standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() }))
@@ -175,7 +199,9 @@ export function readJson(text: string): ReadCatalogue {
         )
       }
     })
-    return { materials, head }
+    const rest: CatalogueRest['head'] & { materials?: unknown } = { ...head }
+    delete rest.materials
+    return { materials, head: rest }
   } catch (error) {
     if (error instanceof ValidationError) throw new Invalid(`This is not a catalogue of Fika: ${error.message}`, 'file')
     throw error
@@ -184,14 +210,14 @@ export function readJson(text: string): ReadCatalogue {
 
 /** The inputs of a catalogue with references turned into ids of this studio; one that leads nowhere is left out. */
 export function resolve(
-  read: ReadCatalogue,
+  materials: ReadCatalogue['materials'],
   known: readonly HereAlready[],
 ): { input: MaterialInput; archived: boolean; id: string; known: HereAlready | undefined }[] {
   const byKey = knownByKey(known)
   const ids = new Map<string, string>()
-  for (const m of read.materials) ids.set(keyOf(m.input), byKey.get(keyOf(m.input))?.id ?? uuidv7())
+  for (const m of materials) ids.set(keyOf(m.input), byKey.get(keyOf(m.input))?.id ?? uuidv7())
   const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput)) ?? byKey.get(keyOf(r as MaterialInput))?.id
-  return read.materials.map((m) => {
+  return materials.map((m) => {
     const input =
       m.input.kind === 'paint'
         ? ({
@@ -208,17 +234,27 @@ export function resolve(
   })
 }
 
-/** Writes what hangs between materials: put away, pair notes, offers, surfaces, named colours and recipes that are not here yet. */
-export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<string, string>): Promise<void> {
+/**
+ * Writes what hangs between materials: put away, pair notes, offers, surfaces, named colours and recipes that are not here yet.
+ * @param ids of every material that is here now, by its key
+ */
+export async function writeRest(
+  tx: Tx,
+  { head, archived }: CatalogueRest,
+  ids: ReadonlyMap<string, string>,
+): Promise<void> {
   const idOf = (r: Ref) => ids.get(keyOf(r as MaterialInput))
-  const away = read.materials.filter((m) => m.archived).flatMap((m) => idOf(m.input) ?? [])
-  await archiveMaterials(tx, away, true)
-  for (const p of read.head.pairNotes) {
+  await archiveMaterials(
+    tx,
+    archived.flatMap((key) => ids.get(key) ?? []),
+    true,
+  )
+  for (const p of head.pairNotes) {
     const [paintId, otherId] = [idOf(p.a as Ref), idOf(p.b as Ref)]
     if (paintId && otherId) await notePair(tx, { paintId, otherId, verdict: p.verdict, note: p.note })
   }
   const here = await allOffers(tx)
-  for (const { of, ...offer } of read.head.offers) {
+  for (const { of, ...offer } of head.offers) {
     const materialId = idOf(of as Ref)
     const known = here.some(
       (h) =>
@@ -232,8 +268,8 @@ export async function writeRest(tx: Tx, read: ReadCatalogue, ids: ReadonlyMap<st
     if (materialId && !known) await saveOffer(tx, { ...offer, id: uuidv7(), materialId })
   }
   const shelf = await listSurfaces(tx)
-  for (const s of read.head.surfaces)
+  for (const s of head.surfaces)
     if (!shelf.some((h) => h.name === s.name && h.kind === s.kind)) await saveSurface(tx, { ...s, id: uuidv7() })
-  await writeFormulas(tx, read.head.formulas, idOf)
-  await writeRecipes(tx, read.head.recipes, idOf)
+  await writeFormulas(tx, head.formulas, idOf)
+  await writeRecipes(tx, head.recipes, idOf)
 }

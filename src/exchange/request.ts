@@ -1,33 +1,36 @@
-import { array, boolean, mixed, object, string, type InferType } from 'yup'
-import { Invalid } from '@/core/errors'
-import { COLUMNS, type Mapping } from '@/exchange/fields'
-import type { ReadFile } from '@/exchange/table'
+import { boolean, mixed, number, object } from 'yup'
+import { COLUMNS, type Column, type Mapping } from './fields'
 
-const tableSchema = object({
-  headings: array(string().defined().max(2000)).max(200, 'Two hundred columns are the most. Remove some.').required(),
-  rows: array(array(string().defined()).required()).required(),
-})
-/** What the page sends back of a file it was given, with what is to be done with it. */
-export const importSchema = object({
-  file: object({
-    kind: string()
-      .oneOf(['table', 'catalogue'] as const)
-      .required(),
-    table: tableSchema.optional().default(undefined),
-    text: string().max(40_000_000).optional(),
-  }).required(),
-  mapping: mixed<Record<string, string>>(
-    (v): v is Record<string, string> => typeof v === 'object' && v !== null,
-  ).default({}),
-  update: boolean().default(true),
-})
-
-/** The file and the mapping of a request. @throws Invalid where there is no file in it */
-export function fileOf({ file, mapping }: InferType<typeof importSchema>): { file: ReadFile; mapping: Mapping } {
-  const known = Object.fromEntries(
-    Object.entries(mapping).map(([h, c]) => [h, (COLUMNS as readonly string[]).includes(c) ? c : '']),
-  ) as Mapping
-  if (file.kind === 'table' && file.table) return { file: { kind: 'table', table: file.table }, mapping: known }
-  if (file.kind === 'catalogue' && file.text) return { file: { kind: 'catalogue', text: file.text }, mapping: known }
-  throw new Invalid('Choose the file again.', 'file')
+/** Our columns by the headings of a list, as the page sends it beside the file: JSON of texts. */
+function readMapping(text: unknown): Mapping | undefined {
+  if (typeof text !== 'string') return undefined
+  try {
+    const parsed: unknown = JSON.parse(text)
+    if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed)) return undefined
+    return Object.fromEntries(
+      Object.entries(parsed).map(([h, c]) => [h, (COLUMNS as readonly unknown[]).includes(c) ? (c as Column) : '']),
+    )
+  } catch {
+    return undefined
+  }
 }
+
+const file = mixed<File>((v): v is File => v instanceof File)
+  .typeError('Choose a file first.')
+  .required('Choose a file first.')
+
+/** A file with nothing said about it. */
+export const openSchema = object({ file })
+
+/** A file with its columns chosen, and the first row wanted of its preview. */
+export const listSchema = object({
+  file,
+  mapping: mixed<Mapping>((v): v is Mapping => typeof v === 'object')
+    .transform((_, sent) => readMapping(sent))
+    .typeError('Choose the columns again.')
+    .required('Choose the columns again.'),
+  from: number().integer().min(0).max(1e6).default(0),
+})
+
+/** A file to be brought in. */
+export const importSchema = listSchema.shape({ update: boolean().default(true) })

@@ -13,8 +13,8 @@ export interface Table {
 export type ReadFile =
   { readonly kind: 'table'; readonly table: Table } | { readonly kind: 'catalogue'; readonly text: string }
 
-/** Largest file read, in bytes; most rows in it; longest cell. */
-export const LIMITS = { bytes: 8_000_000, rows: 10_000, cell: 20_000 } as const
+/** Largest file read, in bytes; most rows and columns in it; longest cell. */
+export const LIMITS = { bytes: 8_000_000, rows: 10_000, columns: 200, cell: 20_000 } as const
 
 export interface HereAlready {
   readonly id: string
@@ -71,8 +71,6 @@ export function shownIn(m: MaterialInput, column: Column | typeof LINKS): string
  * @throws Invalid when the list as a whole cannot be read
  */
 export function readTable(table: Table, mapping: Mapping, known: ReadonlyMap<string, HereAlready>): ReadRow[] {
-  if (table.rows.length > LIMITS.rows)
-    throw new Invalid(`This file has more than ${LIMITS.rows} rows. Split it, and import the parts.`, 'file')
   const columns = table.headings.map((h) => mapping[h] ?? '')
   if (!columns.includes('name'))
     throw new Invalid('No column is the name yet. Choose which column names the paint.', 'mapping')

@@ -1,7 +1,9 @@
+import { randomBytes } from 'node:crypto'
 import type { AnyObjectSchema, InferType } from 'yup'
 import { ValidationError } from 'yup'
 import type { Answer } from '@/core/answer'
 import { FikaError, Invalid } from '@/core/errors'
+import { validated } from '@/db/base/validated'
 
 /** What was sent, as a plain object: a form with files is one too. */
 const plain = (input: unknown): unknown => (input instanceof FormData ? Object.fromEntries(input) : input)
@@ -9,7 +11,7 @@ const plain = (input: unknown): unknown => (input instanceof FormData ? Object.f
 /** Validates what came in by the schema the form used. @throws Invalid with the first field that is wrong */
 export async function checked<S extends AnyObjectSchema>(schema: S, input: unknown): Promise<InferType<S>> {
   try {
-    return (await schema.validate(plain(input), { abortEarly: true, stripUnknown: true })) as InferType<S>
+    return validated(schema, plain(input))
   } catch (error) {
     if (error instanceof ValidationError) throw new Invalid(error.message, error.path || undefined)
     throw error
@@ -27,11 +29,13 @@ export async function answer<T>(work: () => Promise<T>): Promise<Answer<T>> {
     }
     // Next's own control flow (redirects) must pass.
     if (typeof (error as { digest?: unknown } | null)?.digest === 'string') throw error
-    console.error(error)
+    // The number stands in the log and on the screen, so that one finds the other.
+    const number = randomBytes(4).toString('hex')
+    console.error(`error ${number}`, error)
     return {
       ok: false,
       code: 'Unexpected',
-      message: 'Fika could not do that, and changed nothing. Try again; if it happens once more, restart Fika.',
+      message: `Fika could not do that, and changed nothing. Try again; if it happens once more, restart Fika. (Error ${number})`,
     }
   }
 }

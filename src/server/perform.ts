@@ -1,9 +1,12 @@
 import type { AnyObjectSchema, InferType } from 'yup'
 import type { Answer } from '@/core/answer'
 import { withStudio, type Tx } from '@/db/base/withStudio'
-import type { Session } from '@/db/people/accounts'
+import type { Session } from '@/db/people/sessions'
 import { requireSession } from '@/session/current'
 import { answer, checked } from './answer'
+
+/** What was sent, where it is read only once it is known who sends it. */
+export type Later = () => Promise<unknown>
 
 /**
  * The way of every request that needs no transaction: session → schema → answer. Typed values, a form with files and
@@ -16,7 +19,8 @@ export function ask<S extends AnyObjectSchema, T>(
 ): Promise<Answer<T>> {
   return answer(async () => {
     const who = await requireSession()
-    return work(await checked(schema, input), who)
+    const sent = typeof input === 'function' ? await (input as Later)() : input
+    return work(await checked(schema, sent), who)
   })
 }
 

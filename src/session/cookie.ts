@@ -1,19 +1,19 @@
 import { getIronSession } from 'iron-session'
-import { cookies } from 'next/headers'
+import { cookies, headers } from 'next/headers'
+import { sealing, type Sealed } from './seal'
 
-interface Sealed {
-  token?: string
+/** Whether the page was asked for over TLS, as the front made sure of it. */
+const isSecure = async () => ((await headers()).get('x-fika-origin') ?? '').startsWith('https:')
+
+/** The sealed cookie. It holds nothing but the session's token; the server knows the rest and can end it. */
+export async function sessionCookie() {
+  return getIronSession<Sealed>(await cookies(), sealing('fika', await isSecure()))
 }
 
-/** The sealed cookie. It holds nothing but the session's token; the server knows the rest and can revoke it. */
-export async function sessionCookie() {
-  const store = await cookies()
-  const password = process.env.FIKA_COOKIE_SECRET
-  if (!password) throw new Error('FIKA_COOKIE_SECRET is not set. Start Fika with npm run demo or npm start.')
-  return getIronSession<Sealed>(store, {
-    cookieName: 'fika',
-    password,
-    ttl: 30 * 24 * 3600,
-    cookieOptions: { httpOnly: true, sameSite: 'lax', secure: process.env.FIKA_HTTPS === '1', path: '/' },
-  })
+/** What this device is known by when somebody signs in on it again: a mark of its own, and whose accounts were in. */
+export async function deviceCookie() {
+  return getIronSession<{ id?: string; knows?: string[] }>(
+    await cookies(),
+    sealing('fika-device', await isSecure(), 365),
+  )
 }

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation'
 import { cache } from 'react'
 import { FikaError } from '@/core/errors'
-import { findSession, type Session } from '@/db/people/accounts'
+import { findSession, type Session } from '@/db/people/sessions'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import { sessionCookie } from './cookie'
 

@@ -281,7 +281,7 @@ test('double taps and retries at a mix book once, over plain HTTP', async ({ pag
   await page.waitForURL(/\/bench\/guide\//)
   const address = `/bench/mixing/${page.url().split('/').at(-1)!}`
   const post = async (data: object, at = address) =>
-    (await page.request.post(at, { data })).json() as Promise<{
+    (await page.request.post(at, { data, headers: { origin: new URL(page.url()).origin } })).json() as Promise<{
       ok: boolean
       code?: string
       message?: string

@@ -25,3 +25,9 @@ export async function stopCluster(home: string): Promise<void> {
 /** The first free port the commands would take, from a wanted one on. */
 export const freePortFrom = async (port: number): Promise<number> =>
   Number(await node(`import { freePort } from './bin/lib/ports.mjs'; console.log(await freePort(${port}))`))
+
+/** What marks the process that runs a test, as a start marks its own. */
+export const ourMark = async (): Promise<{ pid: number; born: string }> => ({
+  pid: process.pid,
+  born: (await node(`import { bornAt } from './bin/lib/lock.mjs'; console.log(bornAt(${process.pid}))`)).trim(),
+})

@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
-import { signUp, type Signed } from '@/db/people/accounts'
+import type { Signed } from '@/db/people/sessions'
+import { signUp } from '../support/accounts'
 import { endPool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
 import { bookMixAction } from '@/stations/bench/actions'
@@ -141,6 +142,12 @@ describe('server actions', () => {
   it('answer what is wrong with the input in one sentence, and change nothing', async () => {
     as(owner)
     const { mix, bottleId, plan } = things
+    /** A form as a page sends it. */
+    const form = (fields: Record<string, string | File>) => {
+      const made = new FormData()
+      for (const [name, v] of Object.entries(fields)) made.set(name, v)
+      return made
+    }
     const id = () => uuidv7()
     const wrong: [Promise<Answer<unknown>>, string | RegExp][] = [
       [takeOutAction({ requestId: id(), vesselId: bottleId, ul: 0 }), 'Type how much was taken, more than nothing.'],
@@ -179,10 +186,7 @@ describe('server actions', () => {
         saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'EURO' }),
         /A currency has three letters/,
       ],
-      [
-        previewAction({ file: { kind: 'table', table: { headings: ['a', 'b'], rows: [] } }, mapping: {} }),
-        /No column is the name yet/,
-      ],
+      [previewAction(form({ file: new File(['a,b\n1,2\n'], 'x.csv'), mapping: '{}' })), /No column is the name yet/],
       [
         saveOfferAction({ ...things.offer, id: id(), terms: { kind: 'n-for-m', get: 2, pay: 3 } }),
         /fewer than it gets/,

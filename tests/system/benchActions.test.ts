@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
-import { signUp, type Signed } from '@/db/people/accounts'
+import type { Signed } from '@/db/people/sessions'
+import { signUp } from '../support/accounts'
 import { findBottle } from '@/db/bottles/read'
 import { houseRules } from '@/db/people/houseRules'
 import { loggedTitrations } from '@/db/bottles/consistency'

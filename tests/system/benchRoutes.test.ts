@@ -8,12 +8,14 @@ import { GET as labels } from '@/app/(studio)/rack/labels/print/route'
 import { GET as oneLabel } from '@/app/(studio)/rack/[id]/label/route'
 import { GET as moreBottles } from '@/app/(studio)/rack/rows/route'
 import { GET as weights, POST as askScale } from '@/app/(studio)/scale/route'
-import { signUp } from '@/db/people/accounts'
+import { signUp } from '../support/accounts'
 import { takeOut } from '@/db/ledger'
 import { beginMixing } from '@/db/mixings/mixings'
-import { endPool } from '@/db/base/pool'
+import { endPool, pool } from '@/db/base/pool'
+import { endSession, findSession, openSession } from '@/db/people/sessions'
 import { startScale } from '@/devices/scale/standIn'
 import { eventStream } from '@/server/events'
+import { endLines, MOST_LINES } from '@/server/lines'
 import type { ShelfBottle } from '@/stations/rack/find'
 import { random } from '../support/random'
 import { makeStudio } from '../support/studio'
@@ -21,6 +23,7 @@ import { makeStudio } from '../support/studio'
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
 const holder: { token?: string } = {}
 jest.mock('@/session/cookie', () => ({ sessionCookie: async () => holder }))
+jest.mock('next/headers', () => ({ headers: async () => new Headers({ 'x-fika-origin': 'http://127.0.0.1:4310' }) }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/navigation', () => ({
   redirect: (to: string) => {
@@ -115,7 +118,7 @@ describe('the calendar', () => {
     const { studio, bottle } = await room()
     const [a, empty] = [await bottle('Night teal'), await bottle('Gone')]
     await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: empty, ul: 50_000 }))
-    const response = await calendar(at('/rack/alerts/calendar'))
+    const response = await calendar()
     expect(response.headers.get('content-type')).toContain('text/calendar')
     const text = await response.text()
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(2)
@@ -175,9 +178,11 @@ describe('news', () => {
     expect((await live(new Request('http://x'))).status).toBe(401)
   })
   it('end on both sides, whoever goes first', async () => {
+    await room()
+    const who = (await findSession(holder.token!))!
     const leave = new AbortController()
     let stopped = 0
-    const response = eventStream(new Request('http://x', { signal: leave.signal }), (send) => {
+    const response = await eventStream(new Request('http://x', { signal: leave.signal }), who, (send) => {
       send({ n: 1 })
       return () => stopped++
     })
@@ -185,9 +190,57 @@ describe('news', () => {
     leave.abort()
     leave.abort()
     expect(stopped).toBe(1)
-    const second = eventStream(new Request('http://x'), () => () => stopped++)
+    const second = await eventStream(new Request('http://x'), who, () => () => stopped++)
     await second.body!.cancel()
     expect(stopped).toBe(2)
+  })
+  it('end at once with their session, on whatever device it was ended; others go on', async () => {
+    await room()
+    const mine = holder.token!
+    const who = (await findSession(mine))!
+    holder.token = (await openSession(who.accountId, who.studioId)).token
+    const leave = new AbortController()
+    const kept = reader(await live(new Request('http://x', { signal: leave.signal })), leave)
+    holder.token = mine
+    const response = await live(new Request('http://x'))
+    const ended = response.text().then(() => 'ended')
+    await kept.until('"rack"')
+    await endSession(mine)
+    expect(await Promise.race([ended, new Promise((r) => setTimeout(r, 3000, 'still open'))])).toBe('ended')
+    expect(kept.heard()).not.toContain(who.sessionId)
+    kept.leave()
+  })
+  it('are a handful a session: the oldest ends for one too many, and asking for headers alone opens none', async () => {
+    await room()
+    const who = (await findSession(holder.token!))!
+    const stopped: number[] = []
+    const open = (n: number) => eventStream(new Request('http://x'), who, () => () => stopped.push(n))
+    for (let n = 0; n < MOST_LINES; n++) await open(n)
+    expect(stopped).toEqual([])
+    const head = await live(new Request('http://x', { method: 'HEAD' }))
+    expect([head.status, head.body]).toEqual([200, null])
+    expect(stopped).toEqual([])
+    await open(MOST_LINES)
+    expect(stopped).toEqual([0])
+    endLines()
+    expect(stopped).toHaveLength(MOST_LINES + 1)
+  })
+  it('go on when somebody writes nonsense into the channel', async () => {
+    const { studio, bottle } = await room()
+    const id = await bottle('A')
+    const leave = new AbortController()
+    const news = reader(await live(new Request('http://x', { signal: leave.signal })), leave)
+    await news.until('"rack"')
+    const error = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    for (const strange of ['{', '7', 'null', '{"studio":1}'])
+      await pool().query(`select pg_notify('fika_change', $1)`, [strange])
+    const before = news.heard().length
+    await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: id, ul: 1_000 }))
+    for (let i = 0; i < 100 && news.heard().length === before; i++) await new Promise((r) => setTimeout(r, 10))
+    expect(news.heard().slice(before)).toContain('"rack"')
+    expect(error).toHaveBeenCalledTimes(4)
+    error.mockRestore()
+    news.leave()
   })
 })
 

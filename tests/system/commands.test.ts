@@ -4,7 +4,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pg from 'pg'
-import { freePortFrom, startCluster, stopCluster } from '../support/cluster'
+import { freePortFrom, ourMark, startCluster, stopCluster } from '../support/cluster'
 
 /** Runs one of the project's commands with a data folder of its own. */
 function command(file: string, args: string[], home: string): Promise<{ code: number; said: string }> {
@@ -88,7 +88,7 @@ describe('the start command', () => {
 
     // The app runs, but its database was ended from outside: a second start brings it back where the app looks for it.
     const databasePort = await freePortFrom(54_950)
-    const mark = { pid: process.pid, url: 'http://127.0.0.1:4310', databasePort }
+    const mark = { ...(await ourMark()), url: 'http://127.0.0.1:4310', databasePort }
     writeFileSync(join(home, 'running.json'), JSON.stringify(mark))
     expect((await command('demo.mjs', ['--data-only'], home)).code).toBe(0)
     expect(Number(readFileSync(join(home, 'cluster', 'postmaster.pid'), 'utf8').split('\n')[3])).toBe(databasePort)
@@ -103,7 +103,7 @@ describe('the start command', () => {
 
   it('says who is in the way: another start, or a folder that cannot be written', async () => {
     const home = newHome()
-    writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: process.pid, url: 'http://127.0.0.1:4310' }))
+    writeFileSync(join(home, 'running.json'), JSON.stringify({ ...(await ourMark()), url: 'http://127.0.0.1:4310' }))
     const other = await command('demo.mjs', ['--data-only'], home)
     expect(other).toMatchObject({
       code: 0,

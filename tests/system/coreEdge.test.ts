@@ -383,7 +383,7 @@ describe.each(Object.entries(EDGE))('%s', (_, made) => {
 
 /** Public functions that take words, keys, dates and colours of six digits, and no number anybody types. */
 const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhite opticsFromHex opticsFromMasstone knownOf offsText
-  surePaint sureWords keyOf priorsOf cupFor wantedBand undefinedIfMissing groupBy applySchool schoolsOf ingredients usualWater usualMedium
+  surePaint sureWords keyOf priorsOf cupFor wantedBand undefinedIfMissing isZone knownZone groupBy applySchool schoolsOf ingredients usualWater usualMedium
   countFacets facetColumn flagAgainst fold searchText effectPigment lightfastnessOf needsPigmentCare pigment isPigmentName
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
   readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit techniqueName

@@ -7,7 +7,8 @@ import type { Answer } from '@/core/answer'
 import { shortCode } from '@/core/vessel/shortCode'
 import { endPool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
-import { revokeSession, signUp, type Signed } from '@/db/people/accounts'
+import { endSession, findSession, openSession, type Signed } from '@/db/people/sessions'
+import { signUp } from '../support/accounts'
 import { undoAction } from '@/server/undoAction'
 import { bookMixAction } from '@/stations/bench/actions'
 import * as consistency from '@/stations/bench/consistency/actions'
@@ -16,7 +17,8 @@ import * as recipes from '@/stations/bench/recipes/actions'
 import * as formulas from '@/stations/formulas/actions'
 import { countDropsAction, dropDropperAction, saveRulesAction, takeDropperAction } from '@/stations/notebook/actions'
 import * as paints from '@/stations/paints/actions'
-import { openFileAction, previewAction } from '@/stations/paints/exchange/actions'
+import { changePasswordAction, endOthersAction, endSessionAction } from '@/stations/account/actions'
+import { mendAction, openFileAction, previewAction } from '@/stations/paints/exchange/actions'
 import * as stock from '@/stations/paints/stock/actions'
 import * as surfaces from '@/stations/paints/surfaces/actions'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
@@ -58,8 +60,9 @@ const as = (who: Signed | undefined) => {
   if (who) holder.token = who.token
   else delete holder.token
 }
+const PASSWORD = 'a long pass phrase'
 const newStudio = (name: string) =>
-  signUp({ name, email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: name })
+  signUp({ name, email: `${uuidv7()}@example.org`, password: PASSWORD, studioName: name })
 function value<T>(answer: Answer<T>): T {
   if (!answer.ok) throw new Error(answer.message)
   return answer.value
@@ -97,7 +100,7 @@ const form = (fields: Record<string, string | File>) => {
 }
 
 /** One of everything, made through the actions by whoever is signed in. */
-async function oneOfEverything(studioId: string) {
+async function oneOfEverything({ studioId, accountId }: Signed) {
   const [paintId, other, water] = [id(), id(), id()]
   value(await paints.saveMaterialAction({ id: paintId, revision: 0, material: paint('Loch Blue') }))
   value(await paints.saveMaterialAction({ id: paintId, revision: 1, material: { ...paint('Loch Blue'), notes: 'a' } }))
@@ -227,6 +230,8 @@ async function oneOfEverything(studioId: string) {
     photo,
     dropper,
     found,
+    /** A further session of the owner, by its id. */
+    anotherSession: async () => (await findSession((await openSession(accountId, studioId)).token))!.sessionId,
   }
 }
 
@@ -256,7 +261,8 @@ const calls = (t: Things): readonly Call[] => {
     ['moveSurfacesAction', 'NotFound', () => surfaces.moveSurfacesAction({ ...r, surfaceId: t.canvas.id, count: -1 })],
     ['putSurfaceAwayAction', 'NotFound', () => surfaces.putSurfaceAwayAction({ id: t.canvas.id })],
     ['openFileAction', 'nothing', () => openFileAction(form({ file: list() }))],
-    ['previewAction', 'nothing', () => previewAction({ file: { kind: 'table', table: { headings: ['name'], rows: [['Quay Red']] } }, mapping: { name: 'name' } })],
+    ['previewAction', 'nothing', () => previewAction(form({ file: list(), mapping: '{"name":"name"}' }))],
+    ['mendAction', 'nothing', () => mendAction(form({ file: list(), mapping: '{"name":"name"}' }))],
     ['bookMixAction', 'NotFound', () => bookMixAction(t.mix(id(), 'Mine', 20_000))],
     ['bookMixAction', 'NotFound', () => bookMixAction({ ...t.mix(bottle, '', 20_000), into: 'top-up' })],
     ['takeOutAction', 'NotFound', () => rack.takeOutAction({ ...r, vesselId: bottle, ul: 1_000 })],
@@ -303,6 +309,9 @@ const calls = (t: Things): readonly Call[] => {
     ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],
     ['takeDropperAction', 'NotFound', () => takeDropperAction({ drip: 'water', id: t.dropper.id })],
     ['dropDropperAction', 'NotFound', () => dropDropperAction({ id: t.dropper.id })],
+    ['endSessionAction', 'NotFound', async () => endSessionAction({ id: await t.anotherSession() })],
+    ['endOthersAction', 'nothing', () => endOthersAction()],
+    ['changePasswordAction', 'nothing', () => changePasswordAction({ old: PASSWORD, chosen: PASSWORD })],
     ['undoAction', 'NotFound', () => undoAction({ ...r, movementId: t.found.movement })],
     // These make something of one's own under an id that another studio uses: theirs stays theirs.
     ['countDropsAction', 'nothing', () => countDropsAction({ ...t.dropper, name: 'Mine' })],
@@ -339,7 +348,7 @@ describe('every action', () => {
     owner = await newStudio('Upper lock')
     stranger = await newStudio('Lower lock')
     as(owner)
-    things = await oneOfEverything(owner.studioId)
+    things = await oneOfEverything(owner)
   })
   afterAll(async () => {
     await admin.end()
@@ -392,7 +401,7 @@ describe('every action', () => {
     for (const [name, , call] of calls(things))
       expect([name, await call()]).toMatchObject([name, { ok: false, code: 'SignedOut' }])
     const gone = await newStudio('Gone')
-    await revokeSession(gone.token)
+    await endSession(gone.token)
     as(gone)
     for (const [name, , call] of calls(things).slice(0, 3))
       expect([name, await call()]).toMatchObject([name, { ok: false, code: 'SignedOut' }])

@@ -1,8 +1,11 @@
 import pg from 'pg'
 import { poolInUse } from './pool'
 
-/** What a device may show of a studio that another device has changed: the rack, a stocktake, or one mix in the making. */
-export type Topic = 'rack' | 'stocktake' | `mixing ${string}`
+/**
+ * What a device may show of a studio that another device has changed: the rack, a stocktake, or one mix in the making.
+ * A session is told of when it has ended; its own lines end with it, and nobody else hears of it.
+ */
+export type Topic = 'rack' | 'stocktake' | `mixing ${string}` | `session ${string}`
 
 /** Changes within this time go out as one notice, ms. */
 const GATHER_MS = 30
@@ -43,6 +46,18 @@ function flush(): void {
 
 type Listener = (topics: readonly Topic[]) => void
 
+/** A notice of ours; undefined where somebody else wrote into the channel. */
+function readNews(payload: string | undefined): { studio: string; topics: readonly Topic[] } | undefined {
+  try {
+    const { studio, topics } = JSON.parse(payload ?? '') as { studio?: unknown; topics?: unknown }
+    if (typeof studio === 'string' && Array.isArray(topics)) return { studio, topics: topics as Topic[] }
+  } catch {
+    // Not even JSON.
+  }
+  console.error('A notice on the database line could not be read. The news go on.')
+  return undefined
+}
+
 /** One line to the database for all devices of this server, opened with the first and closed after the last. */
 class Hub {
   private readonly listeners = new Map<string, Set<Listener>>()
@@ -73,8 +88,8 @@ class Hub {
     client.on('error', lost)
     client.on('end', lost)
     client.on('notification', ({ payload }) => {
-      const { studio, topics } = JSON.parse(payload!) as { studio: string; topics: Topic[] }
-      this.listeners.get(studio)?.forEach((tell) => tell(topics))
+      const news = readNews(payload)
+      if (news) this.listeners.get(news.studio)?.forEach((tell) => tell(news.topics))
     })
     try {
       await client.connect()

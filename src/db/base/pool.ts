@@ -7,6 +7,9 @@ pg.types.setTypeParser(pg.types.builtins.NUMERIC, Number)
 // Times are plain ISO texts in UTC, the same on the server and in the browser.
 pg.types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => new Date(text).toISOString())
 
+/** How long a request waits for a connection before it is told that Fika is busy, ms. */
+const WAIT_MS = 2_000
+
 const shared = globalThis as { fikaPool?: pg.Pool }
 
 /** The pool the app works with, as a role that neither owns the tables nor bypasses row-level security. */
@@ -15,7 +18,12 @@ export function pool(): pg.Pool {
     const connectionString = process.env.FIKA_DATABASE
     if (!connectionString)
       throw new Error('FIKA_DATABASE names no database. Start Fika with npm run demo or npm start.')
-    shared.fikaPool = new pg.Pool({ connectionString, max: 12, idleTimeoutMillis: 30_000 })
+    shared.fikaPool = new pg.Pool({
+      connectionString,
+      max: 12,
+      idleTimeoutMillis: 30_000,
+      connectionTimeoutMillis: WAIT_MS,
+    })
     // An idle client may lose its server; the pool replaces it, and there is nothing to do but not to fall over.
     shared.fikaPool.on('error', () => undefined)
   }

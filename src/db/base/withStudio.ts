@@ -45,10 +45,24 @@ export async function withStudio<T>(
   }
 }
 
+/** A connection; where none comes free within two seconds, a sentence instead of a queue without end. */
+async function connected(): Promise<PoolClient> {
+  try {
+    return await pool().connect()
+  } catch (error) {
+    if ((error as Error).message.startsWith('timeout exceeded'))
+      throw new FikaError('Busy', 'Fika is busy just now, and changed nothing. Wait a moment, then try again.')
+    throw error
+  }
+}
+
 async function once<T>(who: { studioId: string; accountId: string | null }, work: (tx: Tx) => Promise<T>): Promise<T> {
   if (!UUID.test(who.studioId)) throw new Error('not a studio id')
-  const client = await pool().connect()
+  const client = await connected()
   let broken: Error | undefined
+  // A line that breaks between two statements says so here; without a listener it would end the process.
+  const lost = (error: Error) => (broken = error)
+  client.on('error', lost)
   try {
     await client.query(`begin; select set_config('app.studio_id', '${who.studioId}', true)`)
     const later: (() => void)[] = []
@@ -63,6 +77,7 @@ async function once<T>(who: { studioId: string; accountId: string | null }, work
     await client.query('rollback').catch((e: Error) => (broken = e))
     throw explain(error)
   } finally {
+    client.off('error', lost)
     client.release(broken)
   }
 }
@@ -116,6 +131,11 @@ function explain(error: unknown): unknown {
       return refused('That would leave an amount no vessel can hold. Reload, look at the amounts and try again.')
     case '23503':
       return refused('Something this refers to is not in this studio any more. Reload and choose again.')
+    case '22003':
+      return refused('A number here is larger than Fika can keep. Type a smaller one.')
+    case '22021':
+    case '22P05':
+      return refused('This holds a character that cannot be kept. Type the text anew.')
     default:
       return error
   }

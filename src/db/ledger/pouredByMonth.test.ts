@@ -32,5 +32,5 @@ it('sums what was poured and thrown away by month, without what was undone or po
   await take(5_000, new Date(at.getTime() - 400 * 86_400_000))
   await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: slip.movementId }))
   await studio.run((tx) => discard(tx, { requestId: uuidv7(), vesselId: lump, at }))
-  expect(await studio.run(pouredByMonth)).toEqual([{ month, pouredUl: 30_000, wastedUl: 7_000 }])
+  expect(await studio.run((tx) => pouredByMonth(tx, 'UTC'))).toEqual([{ month, pouredUl: 30_000, wastedUl: 7_000 }])
 })

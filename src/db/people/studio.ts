@@ -1,5 +1,6 @@
 import { NotFound } from '@/core/errors'
 import type { WaterRule } from '@/core/mix/waterLimit'
+import { knownZone } from '@/core/schedule/zone'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { START_DROPS, type DropSizes } from '@/core/quantity/dropSizes'
 import type { Tx } from '@/db/base/withStudio'
@@ -28,5 +29,6 @@ export async function studioFacts(tx: Tx): Promise<StudioFacts> {
     'studio_facts',
   )
   if (!row) throw new NotFound('studio')
-  return { ...row, drops: { ...START_DROPS, ...row.drops } }
+  // One that was let in before it was checked would break every page with a date on it.
+  return { ...row, zone: knownZone(row.zone), drops: { ...START_DROPS, ...row.drops } }
 }

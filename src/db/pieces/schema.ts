@@ -26,8 +26,8 @@ export const pieceSchema = object({
 })
 export type PieceInput = InferType<typeof pieceSchema>
 
-/** Largest photo taken in, bytes and pixels. */
-export const PHOTO = { bytes: 20_000_000, pixels: 60_000_000, side: 1600 } as const
+/** Largest photo taken in, bytes and pixels; and how many a piece and a studio keep. Start values of Fika. */
+export const PHOTO = { bytes: 20_000_000, pixels: 40_000_000, side: 1600, ofPiece: 40, ofStudio: 10_000 } as const
 
 /** A photo as it is sent: a form with the file in it. */
 export const photoSchema = object({

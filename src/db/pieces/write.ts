@@ -1,7 +1,7 @@
-import { Conflict, NotFound } from '@/core/errors'
+import { Conflict, FikaError, NotFound } from '@/core/errors'
 import type { PhotoState } from '@/core/piece/fates'
 import type { Tx } from '../base/withStudio'
-import type { PieceInput } from './schema'
+import { PHOTO, type PieceInput } from './schema'
 
 /** Notes how a piece dried. @throws Conflict when somebody else noted something since it was opened */
 export async function notePiece(tx: Tx, piece: PieceInput): Promise<void> {
@@ -30,6 +30,15 @@ export interface PiecePhoto {
 export async function addPhoto(tx: Tx, p: PiecePhoto): Promise<void> {
   const [piece] = await tx.q('select 1 from piece where studio_id = $1 and id = $2', [tx.studioId, p.pieceId])
   if (!piece) throw new NotFound('piece')
+  const [here] = await tx.q<{ piece: number; studio: number }>(
+    `select count(*) filter (where piece_id = $2)::int as piece, count(*)::int as studio
+     from piece_photo where studio_id = $1 and id <> $3`,
+    [tx.studioId, p.pieceId, p.id],
+  )
+  if (here!.piece >= PHOTO.ofPiece)
+    throw new FikaError('TooLarge', `A piece keeps ${PHOTO.ofPiece} photos. Take one away first, then add this one.`)
+  if (here!.studio >= PHOTO.ofStudio)
+    throw new FikaError('TooLarge', 'This studio holds as many photos as Fika keeps. Take some away first.')
   await tx.q(
     `insert into piece_photo (studio_id, id, piece_id, state, width, height, image) values ($1, $2, $3, $4, $5, $6, $7)
      on conflict (studio_id, id) do nothing`,

@@ -33,10 +33,12 @@ export function Door({
   const enter = () => router.replace('/rack')
   const submit = (fields: Fields) =>
     send(
-      () => {
+      async () => {
         const us = navigator.language === 'en-US'
         const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-        return mode === 'in' ? signIn(fields) : signUp({ ...fields, timeZone: zone, units: us ? 'us' : 'metric' })
+        if (mode === 'in') return signIn(fields)
+        const made = await signUp({ ...fields, timeZone: zone, units: us ? 'us' : 'metric' })
+        return made.ok ? signIn(fields) : made
       },
       mode === 'in' ? enter : () => router.replace('/paints'),
     )

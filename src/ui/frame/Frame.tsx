@@ -105,7 +105,10 @@ export function Frame({
             {studio.name}
           </span>
           <span className={styles.whoPerson}>
-            <span className={styles.whoName}>{person} · </span>
+            <Link href="/account" className={styles.whoName} prefetch={false}>
+              {person}
+            </Link>{' '}
+            ·{' '}
             <button type="button" className="plain" onClick={() => signOut()}>
               Sign out
             </button>{' '}

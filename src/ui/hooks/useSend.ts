@@ -3,7 +3,15 @@
 import { App } from 'antd'
 import { useState, useTransition } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { Answer, Refusal } from '@/core/answer'
+import { DOOR_SAYS, type Answer, type Refusal } from '@/core/answer'
+
+/** What was said before the action was reached; where nothing was, that there was no answer. */
+function whyNot(error: unknown): string {
+  const said = error instanceof Error ? error.message : ''
+  return said.startsWith(DOOR_SAYS)
+    ? said.slice(DOOR_SAYS.length)
+    : 'Fika did not answer. Nothing is lost: try again in a moment.'
+}
 
 /**
  * Sends a server action. A request id is made once per intention and kept until it succeeded, so that a double tap
@@ -28,12 +36,8 @@ export function useSend<T>() {
           if (answer.code !== 'Unexpected') setRequestId(uuidv7())
           setRefusal(answer)
         }
-      } catch {
-        setRefusal({
-          ok: false,
-          code: 'Unexpected',
-          message: 'Fika did not answer. Nothing is lost: try again in a moment.',
-        })
+      } catch (error) {
+        setRefusal({ ok: false, code: 'Unexpected', message: whyNot(error) })
       }
     })
   return { send, pending, refusal, clear: () => setRefusal(undefined) }

@@ -8,5 +8,10 @@ export const dynamic = 'force-dynamic'
 export async function GET(request: Request) {
   const who = await session()
   if (!who) return new Response(null, { status: 401 })
-  return eventStream(request, (send) => onChange(who.studioId, (topics) => send({ topics })))
+  return eventStream(request, who, (send) =>
+    onChange(who.studioId, (topics) => {
+      const told = topics.filter((t) => !t.startsWith('session '))
+      if (told.length) send({ topics: told })
+    }),
+  )
 }

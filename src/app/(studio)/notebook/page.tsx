@@ -8,11 +8,14 @@ import { Notebook } from '@/stations/notebook/Notebook'
 export const metadata: Metadata = { title: 'Notebook' }
 
 export default async function NotebookPage() {
-  const props = await inStudio(async (tx) => ({
-    entries: await journal(tx, null, 60),
-    months: await pouredByMonth(tx),
-    studio: await studioFacts(tx),
-    droppers: await listDroppers(tx),
-  }))
+  const props = await inStudio(async (tx) => {
+    const studio = await studioFacts(tx)
+    return {
+      entries: await journal(tx, null, 60),
+      months: await pouredByMonth(tx, studio.zone),
+      studio,
+      droppers: await listDroppers(tx),
+    }
+  })
   return <Notebook {...props} />
 }

@@ -14,7 +14,7 @@ const schema = object({
 /** Asks the colour reader on this machine: a swatch, its white tile, or how it stands. */
 export async function POST(request: Request) {
   return answered(
-    await ask(schema, await bodyOf(request), (wish): Promise<unknown> => {
+    await ask(schema, bodyOf(request), (wish): Promise<unknown> => {
       const address = readerAddress()
       if (wish.do === 'read') return readSwatch(address, wish)
       return wish.do === 'calibrate' ? calibrateReader(address) : readerStatus(address)

@@ -3,19 +3,17 @@
 import { Button, Checkbox, Progress, Select, Upload } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { DOOR_SAYS } from '@/core/answer'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
-import { openFileAction, previewAction, type Opened, type PreviewRow } from './actions'
-import { writeCsv } from '@/exchange/csv'
+import { mendAction, openFileAction, previewAction, type Opened } from './actions'
 import { COLUMNS, type Column, type Mapping } from '@/exchange/fields'
 import type { Imported } from '@/exchange/import'
-import { type ReadFile, WHY_COLUMN } from '@/exchange/table'
+import type { Preview } from '@/exchange/listJobs'
 import exchangeStyles from './exchange.module.css'
 import paintsStyles from '../paints.module.css'
 
 const STATE = { new: 'New', changed: 'Changes', same: 'Here already', bad: 'Cannot import' } as const
-/** Lines of the preview shown at once: the bad ones come first. */
-const SHOWN = 300
 
 interface Run {
   readonly done: number
@@ -24,25 +22,33 @@ interface Run {
 
 /** Import in three steps: choose a file, say which column is which and see what each row would do, then bring it in. */
 export function ImportFile() {
-  const [name, setName] = useState<string>()
+  const [file, setFile] = useState<File>()
   const [opened, setOpened] = useState<Opened>()
   const [mapping, setMapping] = useState<Mapping>({})
-  const [rows, setRows] = useState<readonly PreviewRow[]>([])
+  const [seen, setSeen] = useState<Preview | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [update, setUpdate] = useState(true)
   const [running, setRunning] = useState<Run>()
   const [result, setResult] = useState<Imported>()
   const open = useSend<Opened>()
-  const preview = useSend<PreviewRow[]>()
+  const preview = useSend<Preview>()
   const router = useRouter()
-  const count = (state: PreviewRow['state']) => rows.filter((r) => r.state === state).length
-  const good = count('new') + (update ? count('changed') : 0)
+  const counts = seen?.counts ?? { new: 0, changed: 0, same: 0, bad: 0 }
+  const good = counts.new + (update ? counts.changed : 0)
 
+  /** The file as it is sent each time: nothing of it is kept by the server in between. */
+  const list = (columns: Mapping, more: Readonly<Record<string, string>> = {}) => {
+    const form = new FormData()
+    form.set('file', file!)
+    form.set('mapping', JSON.stringify(columns))
+    for (const [key, value] of Object.entries(more)) form.set(key, value)
+    return form
+  }
   const choose = (file: File) => {
-    setName(file.name)
+    setFile(file)
     setOpened(undefined)
     setResult(undefined)
-    setRows([])
+    setSeen(null)
     setProblem(null)
     const form = new FormData()
     form.set('file', file)
@@ -51,7 +57,7 @@ export function ImportFile() {
       (read) => {
         setOpened(read)
         setMapping(read.mapping)
-        setRows(read.rows)
+        setSeen(read.preview)
         setProblem(read.problem)
       },
     )
@@ -64,14 +70,22 @@ export function ImportFile() {
     )
     setMapping(next)
     setProblem(null)
-    preview.send(() => previewAction({ file: opened.file, mapping: next }), setRows)
+    preview.send(() => previewAction(list(next)), setSeen)
+  }
+  const more = () => {
+    if (!seen) return
+    const { rows } = seen
+    preview.send(
+      () => previewAction(list(mapping, { from: String(rows.length) })),
+      (next) => setSeen({ ...next, rows: [...rows, ...next.rows] }),
+    )
   }
   const run = async () => {
     if (!opened) return
     setProblem(null)
     setRunning({ done: 0, of: good })
     try {
-      await bringIn({ file: opened.file, mapping, update }, (line) => {
+      await bringIn(list(mapping, { update: String(update) }), (line) => {
         if ('done' in line) setRunning(line)
         else if ('imported' in line) {
           setResult(line.imported)
@@ -94,7 +108,9 @@ export function ImportFile() {
           beforeUpload={(f) => (choose(f), false)}
           style={{ height: 'auto' }}
         >
-          <p style={{ fontSize: '1.1rem', fontWeight: 600, margin: 8 }}>{name ?? 'Choose a file, or drop it here'}</p>
+          <p style={{ fontSize: '1.1rem', fontWeight: 600, margin: 8 }}>
+            {file?.name ?? 'Choose a file, or drop it here'}
+          </p>
           <p className="muted" style={{ margin: 8 }}>
             CSV or XLSX with a heading, a catalogue as JSON, a GIMP palette or CxF3 swatches. Nothing is written until
             you have seen every row.
@@ -112,26 +128,24 @@ export function ImportFile() {
           </Button>
         </Notice>
       ) : null}
-      {opened?.file.kind === 'table' && !result ? (
-        <MappingTable file={opened.file} mapping={mapping} onMap={map} />
-      ) : null}
-      {rows.length && opened && !result ? (
+      {opened?.kind === 'table' && !result ? <MappingTable opened={opened} mapping={mapping} onMap={map} /> : null}
+      {seen?.rows.length && opened && !result ? (
         <div className="panel">
           <div className="head">
             <h2 className="flush push">
-              {count('new')} new, {count('changed')} changed, {count('same')} here already, {count('bad')} that cannot
-              be imported
+              {counts.new} new, {counts.changed} changed, {counts.same} here already, {counts.bad} that cannot be
+              imported
             </h2>
-            {count('changed') ? (
+            {counts.changed ? (
               <Checkbox checked={update} onChange={(e) => setUpdate(e.target.checked)}>
                 Change those that are here
               </Checkbox>
             ) : null}
-            {count('bad') ? <FixedUp opened={opened} mapping={mapping} rows={rows} /> : null}
+            {counts.bad && opened.kind === 'table' ? <FixedUp list={() => list(mapping)} /> : null}
             <Button
               type="primary"
               size="large"
-              disabled={good === 0 && opened.file.kind === 'table'}
+              disabled={good === 0 && opened.kind === 'table'}
               loading={Boolean(running)}
               onClick={() => void run()}
             >
@@ -145,7 +159,7 @@ export function ImportFile() {
               aria-label="Import"
             />
           ) : null}
-          <PreviewTable rows={rows} />
+          <PreviewTable preview={seen} onMore={more} busy={preview.pending} />
         </div>
       ) : null}
     </div>
@@ -155,13 +169,13 @@ export function ImportFile() {
 type Line = Run | { imported: Imported } | { message: string }
 
 /** Sends an import and reads its progress line by line. */
-async function bringIn(request: unknown, told: (line: Line) => void): Promise<void> {
-  const response = await fetch('/paints/import/run', {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(request),
-  })
-  if (!response.body) throw new Error('no answer')
+async function bringIn(list: FormData, told: (line: Line) => void): Promise<void> {
+  const response = await fetch('/paints/import/run', { method: 'POST', body: list })
+  if (!response.body || response.headers.get('content-type') === 'text/plain') {
+    const said = await response.text()
+    if (!said.startsWith(DOOR_SAYS)) throw new Error('no answer')
+    return told({ message: said.slice(DOOR_SAYS.length) })
+  }
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {
@@ -176,15 +190,15 @@ async function bringIn(request: unknown, told: (line: Line) => void): Promise<vo
 
 /** Each heading of the list with its first cells, and which of our columns it is. */
 function MappingTable({
-  file,
+  opened,
   mapping,
   onMap,
 }: {
-  file: Extract<ReadFile, { kind: 'table' }>
+  opened: Opened
   mapping: Mapping
   onMap: (heading: string, column: Column | '') => void
 }) {
-  const { headings, rows } = file.table
+  const { headings, samples } = opened
   return (
     <details className="panel" open={!Object.values(mapping).includes('name')}>
       <summary>
@@ -198,13 +212,7 @@ function MappingTable({
         {headings.map((h, i) => (
           <div key={h}>
             <b className={paintsStyles.cut}>{h}</b>
-            <small className={`muted ${paintsStyles.cut}`}>
-              {rows
-                .slice(0, 3)
-                .map((r) => r[i])
-                .filter(Boolean)
-                .join(' · ') || 'empty'}
-            </small>
+            <small className={`muted ${paintsStyles.cut}`}>{samples[i]?.join(' · ') || 'empty'}</small>
             <Select<Column | ''>
               aria-label={`Column for ${h}`}
               value={mapping[h] ?? ''}
@@ -223,17 +231,9 @@ function MappingTable({
 }
 
 /** The bad rows as a list to mend: as they came, with why beside them. */
-function FixedUp({ opened, mapping, rows }: { opened: Opened; mapping: Mapping; rows: readonly PreviewRow[] }) {
-  const download = () => {
-    if (opened.file.kind !== 'table') return
-    const { headings, rows: cells } = opened.file.table
-    const at = new Map(headings.map((h, k) => [mapping[h], k] as const).filter(([c]) => c))
-    const used = COLUMNS.filter((c) => at.has(c))
-    const bad = rows.filter((r) => r.state === 'bad')
-    const csv = writeCsv({
-      headings: [WHY_COLUMN, ...used],
-      rows: bad.map((r) => [r.why, ...used.map((c) => cells[r.line - 2]?.[at.get(c)!] ?? '')]),
-    })
+function FixedUp({ list }: { list: () => FormData }) {
+  const { send, pending, refusal } = useSend<string>()
+  const download = (csv: string) => {
     const url = URL.createObjectURL(new Blob([`\uFEFF${csv}`], { type: 'text/csv' }))
     const link = document.createElement('a')
     link.href = url
@@ -241,12 +241,19 @@ function FixedUp({ opened, mapping, rows }: { opened: Opened; mapping: Mapping; 
     link.click()
     URL.revokeObjectURL(url)
   }
-  return <Button onClick={download}>Download those to mend</Button>
+  return (
+    <>
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+      <Button loading={pending} onClick={() => send(() => mendAction(list()), download)}>
+        Download those to mend
+      </Button>
+    </>
+  )
 }
 
-function PreviewTable({ rows }: { rows: readonly PreviewRow[] }) {
-  const order = { bad: 0, changed: 1, new: 2, same: 3 }
-  const shown = [...rows].sort((a, b) => order[a.state] - order[b.state] || a.line - b.line).slice(0, SHOWN)
+function PreviewTable({ preview, onMore, busy }: { preview: Preview; onMore: () => void; busy: boolean }) {
+  const { counts, rows } = preview
+  const more = counts.new + counts.changed + counts.same + counts.bad - rows.length
   return (
     <>
       <table className="sheet">
@@ -259,7 +266,7 @@ function PreviewTable({ rows }: { rows: readonly PreviewRow[] }) {
           </tr>
         </thead>
         <tbody>
-          {shown.map((r) => (
+          {rows.map((r) => (
             <tr key={r.line} data-state={r.state}>
               <td className="num">{r.line}</td>
               <td>{r.name || <i>no name</i>}</td>
@@ -269,7 +276,16 @@ function PreviewTable({ rows }: { rows: readonly PreviewRow[] }) {
           ))}
         </tbody>
       </table>
-      {rows.length > shown.length ? <p className="muted">and {rows.length - shown.length} more rows</p> : null}
+      {more > 0 ? (
+        <p>
+          <Button size="large" loading={busy} onClick={onMore}>
+            Show more
+          </Button>{' '}
+          <span className="muted">
+            {more} more {more === 1 ? 'row' : 'rows'}
+          </span>
+        </p>
+      ) : null}
     </>
   )
 }

@@ -27,9 +27,3 @@ export async function labelTexts(tx: Tx, ids: readonly string[], origin: string)
     ]
   })
 }
-
-/** Where the app is reached, as the browser that asks knows it. */
-export function originOf(request: Request): string {
-  const host = request.headers.get('host') ?? new URL(request.url).host
-  return `${request.headers.get('x-forwarded-proto') ?? 'http'}://${host}`
-}

@@ -1,3 +1,4 @@
+import { writable } from '@/exchange/guard'
 import { documentWithFonts } from './fonts'
 import { placesOf, type Grid } from './grids'
 import { drawLabel, modulesPath, type LabelText } from './layout'
@@ -5,7 +6,7 @@ import { drawLabel, modulesPath, type LabelText } from './layout'
 /** White border of a code, mm. */
 const QUIET = 2.4
 
-const escape = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
+const escape = (text: string) => writable(text).replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
 const at = (n: number) => Number(n.toFixed(3))
 
 /** One sheet of labels as SVG in mm; the first, or the one that is asked for. */

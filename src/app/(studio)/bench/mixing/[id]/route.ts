@@ -12,6 +12,6 @@ export const GET = async (_: Request, { params }: Context) =>
 
 /** Adds what happened; answers the mix with it. */
 export async function POST(request: Request, { params }: Context) {
-  const sent = { ...((await bodyOf(request)) as object | null), ...(await params) }
+  const sent = bodyOf(request, await params)
   return answered(await perform(mixingSchema.concat(eventSchema), sent, (tx, { id, ...e }) => noteEvent(tx, id, e)))
 }

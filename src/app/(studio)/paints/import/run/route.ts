@@ -1,19 +1,21 @@
 import { revalidatePath } from 'next/cache'
-import { importFile } from '@/exchange/import'
-import { fileOf, importSchema } from '@/exchange/request'
-import { bodyOf, told } from '@/server/route'
+import { withStudio } from '@/db/base/withStudio'
+import { knownMaterials, writeImport } from '@/exchange/import'
+import { headOf, heldOf } from '@/exchange/inThread'
+import { importSchema } from '@/exchange/request'
+import { formOf, told } from '@/server/route'
 
 /** Imports a file that was opened before, in one transaction; tells its progress as lines of JSON. */
-export async function POST(request: Request) {
-  const site = request.headers.get('sec-fetch-site')
-  if (site && site !== 'same-origin') return new Response('Only Fika’s own pages may import.', { status: 403 })
-  return told(
-    importSchema,
-    await bodyOf(request),
-    (tx, sent, tell) => {
-      const { file, mapping } = fileOf(sent)
-      return importFile(tx, file, mapping, sent.update, (done, of) => tell({ done, of }))
-    },
-    () => revalidatePath('/paints', 'layout'),
-  )
-}
+export const POST = (request: Request) =>
+  told(importSchema, formOf(request), async ({ file, mapping, update }, who, tell) => {
+    const bytes = new Uint8Array(await file.arrayBuffer())
+    const { kind, headings } = await headOf(bytes)
+    const known = await withStudio(who, knownMaterials)
+    const held = await heldOf(bytes, mapping, known)
+    const kept = kind === 'table' ? { headings, mapping } : undefined
+    const imported = await withStudio(who, (tx) =>
+      writeImport(tx, held, known, kept, update, (done, of) => tell({ done, of })),
+    )
+    revalidatePath('/paints', 'layout')
+    return imported
+  })

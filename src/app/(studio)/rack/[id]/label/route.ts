@@ -1,17 +1,18 @@
 import { notFound } from 'next/navigation'
 import { isId } from '@/db/base/withStudio'
+import { publicOrigin } from '@/server/asker'
 import { inStudio } from '@/session/current'
-import { gridOf } from '@/stations/rack/labels/grids'
-import { labelTexts, originOf } from '@/stations/rack/labels/labelTexts'
-import { labelsPdf } from '@/stations/rack/labels/pdf'
+import { drawLabels } from '@/stations/rack/labels/drawLabels'
+import { labelTexts } from '@/stations/rack/labels/labelTexts'
 
 /** One bottle's label as PDF. The QR code holds the plain address of the bottle's page. */
-export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   if (!isId(id)) notFound()
-  const texts = await inStudio((tx) => labelTexts(tx, [id], originOf(request)))
+  const origin = await publicOrigin()
+  const texts = await inStudio((tx) => labelTexts(tx, [id], origin))
   if (texts.length === 0) notFound()
-  return new Response(Buffer.from(await labelsPdf(texts, gridOf('one'))), {
+  return new Response(await drawLabels({ as: 'pdf', texts, grid: 'one', from: 1, outlines: false }), {
     headers: {
       'Content-Type': 'application/pdf',
       'Content-Disposition': `inline; filename="label.pdf"`,

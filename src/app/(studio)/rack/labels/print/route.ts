@@ -1,10 +1,9 @@
 import type { NextRequest } from 'next/server'
 import { isId } from '@/db/base/withStudio'
+import { publicOrigin } from '@/server/asker'
 import { inStudio } from '@/session/current'
-import { gridOf } from '@/stations/rack/labels/grids'
-import { labelTexts, originOf } from '@/stations/rack/labels/labelTexts'
-import { labelsPdf } from '@/stations/rack/labels/pdf'
-import { labelsSvg } from '@/stations/rack/labels/svg'
+import { drawLabels } from '@/stations/rack/labels/drawLabels'
+import { labelTexts } from '@/stations/rack/labels/labelTexts'
 
 /** As many labels as are printed at once. */
 const MOST = 200
@@ -13,16 +12,14 @@ const MOST = 200
 export async function GET(request: NextRequest) {
   const { searchParams: asked } = request.nextUrl
   const ids = (asked.get('ids') ?? '').split(',').filter(isId).slice(0, MOST)
-  const texts = await inStudio((tx) => labelTexts(tx, ids, originOf(request)))
-  const [grid, from] = [gridOf(asked.get('grid')), Number(asked.get('from')) || 1]
-  const svg = asked.get('as') === 'svg'
-  const body = svg
-    ? await labelsSvg(texts, grid, from, 0, asked.has('outlines'))
-    : Buffer.from(await labelsPdf(texts, grid, from))
-  return new Response(body, {
+  const origin = await publicOrigin()
+  const texts = await inStudio((tx) => labelTexts(tx, ids, origin))
+  const as = asked.get('as') === 'svg' ? 'svg' : 'pdf'
+  const from = Number(asked.get('from')) || 1
+  return new Response(await drawLabels({ as, texts, grid: asked.get('grid'), from, outlines: asked.has('outlines') }), {
     headers: {
-      'Content-Type': svg ? 'image/svg+xml' : 'application/pdf',
-      'Content-Disposition': `inline; filename="labels.${svg ? 'svg' : 'pdf'}"`,
+      'Content-Type': as === 'svg' ? 'image/svg+xml' : 'application/pdf',
+      'Content-Disposition': `inline; filename="labels.${as}"`,
       'Cache-Control': 'private, no-store',
     },
   })

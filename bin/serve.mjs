@@ -1,0 +1,22 @@
+// The built app behind its front: node bin/serve.mjs --port 4310. Started by npm start and the tests, not by hand.
+import next from 'next'
+import { tsImport } from 'tsx/esm/api'
+import { root } from './lib/shell.mjs'
+
+process.umask(0o077)
+const args = process.argv.slice(2)
+const at = { host: '127.0.0.1', port: Number(args[args.indexOf('--port') + 1]) }
+
+const app = next({ dev: false, dir: root, hostname: at.host, port: at.port, quiet: true })
+const { runFront } = await tsImport('../src/front/run.ts', import.meta.url)
+await app.prepare()
+const front = await runFront(app.getRequestHandler(), at)
+
+let stopping = false
+const stop = () => {
+  if (stopping) return
+  stopping = true
+  void front.stop().then(() => process.exit(0))
+}
+process.on('SIGTERM', stop)
+process.on('SIGINT', stop)
