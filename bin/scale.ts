@@ -2,8 +2,10 @@
 //   -- --port 7412        where it listens
 //   -- --script FILE      lines like "place 30", "pour 120 25" (g, g/s), "wait 3", "unplug 2"; run once from the start
 import { readFileSync } from 'node:fs'
+import { leaveWithParent } from './lib/leave.mjs'
 import { startScale } from '../src/devices/scale/standIn'
 
+leaveWithParent()
 const args = process.argv.slice(2)
 const after = (name: string) => (args.includes(name) ? args[args.indexOf(name) + 1] : undefined)
 const scale = await startScale({ port: Number(after('--port')) || 7412, random: Math.random, clock: Date.now })

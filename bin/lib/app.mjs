@@ -44,7 +44,7 @@ export async function startDevices(base) {
     const port = await freePort(next)
     // The one before may not have taken its port yet.
     next = port + 1
-    const args = ['--import', 'tsx', join(root, file), '--port', String(port)]
+    const args = ['--import', 'tsx', join(root, file), '--port', String(port), '--with-parent']
     children.push(spawn(process.execPath, args, { cwd: root, stdio: 'ignore' }))
     env[name] = `127.0.0.1:${port}`
   }
@@ -107,8 +107,8 @@ export async function keepRunning(start, wantedPort, onStart) {
       const from = Date.now()
       const code = await app.ended
       if (asked) return 0
-      tries = Date.now() - from > 60_000 ? 0 : tries + 1
-      const pause = PAUSES_S[Math.min(tries, PAUSES_S.length - 1)]
+      tries = Date.now() - from > 60_000 ? 1 : tries + 1
+      const pause = PAUSES_S[Math.min(tries, PAUSES_S.length) - 1]
       say(`The app ended by itself (${code ?? 'killed'}); starting it again in ${pause} s`)
       await Promise.race([ending.promise, new Promise((resolve) => setTimeout(resolve, pause * 1000))])
       if (asked) return 0

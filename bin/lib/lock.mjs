@@ -6,7 +6,9 @@ import { root } from './shell.mjs'
 export function bornAt(pid) {
   try {
     const boot = readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()
-    return `${boot} ${readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ').at(-1).split(' ')[19]}`
+    const [state, ...facts] = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ').at(-1).split(' ')
+    // One that ended, and that nobody has asked about yet, has its number still.
+    return state === 'Z' ? '' : `${boot} ${facts[18]}`
   } catch {
     return ''
   }

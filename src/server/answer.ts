@@ -3,6 +3,7 @@ import type { AnyObjectSchema, InferType } from 'yup'
 import { ValidationError } from 'yup'
 import type { Answer } from '@/core/answer'
 import { FikaError, Invalid } from '@/core/errors'
+import { troubleOf } from '@/db/base/trouble'
 import { validated } from '@/db/base/validated'
 
 /** What was sent, as a plain object: a form with files is one too. */
@@ -23,9 +24,11 @@ export async function answer<T>(work: () => Promise<T>): Promise<Answer<T>> {
   try {
     return { ok: true, value: await work() }
   } catch (error) {
-    if (error instanceof FikaError) {
-      const field = error instanceof Invalid ? error.field : undefined
-      return { ok: false, code: error.code, message: error.message, ...(field ? { field } : {}) }
+    const refused = error instanceof FikaError ? error : troubleOf(error)
+    if (refused) {
+      if (refused.code === 'Busy') console.error(error)
+      const field = refused instanceof Invalid ? refused.field : undefined
+      return { ok: false, code: refused.code, message: refused.message, ...(field ? { field } : {}) }
     }
     // Next's own control flow (redirects) must pass.
     if (typeof (error as { digest?: unknown } | null)?.digest === 'string') throw error

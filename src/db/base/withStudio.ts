@@ -2,6 +2,7 @@ import type { PoolClient, QueryResultRow } from 'pg'
 import { Conflict, FikaError } from '@/core/errors'
 import { announce, type Topic } from './announce'
 import { pool } from './pool'
+import { troubleOf } from './trouble'
 
 /** One transaction inside one studio. */
 export interface Tx {
@@ -39,26 +40,17 @@ export async function withStudio<T>(
   try {
     return await once(who, work)
   } catch (error) {
-    if (!TRANSIENT.has(codeOf(error))) throw error
+    if (!TRANSIENT.has(codeOf(error))) throw troubleOf(error) ?? error
     await new Promise((resolve) => setTimeout(resolve, 250))
-    return once(who, work)
-  }
-}
-
-/** A connection; where none comes free within two seconds, a sentence instead of a queue without end. */
-async function connected(): Promise<PoolClient> {
-  try {
-    return await pool().connect()
-  } catch (error) {
-    if ((error as Error).message.startsWith('timeout exceeded'))
-      throw new FikaError('Busy', 'Fika is busy just now, and changed nothing. Wait a moment, then try again.')
-    throw error
+    return once(who, work).catch((again) => {
+      throw troubleOf(again) ?? again
+    })
   }
 }
 
 async function once<T>(who: { studioId: string; accountId: string | null }, work: (tx: Tx) => Promise<T>): Promise<T> {
   if (!UUID.test(who.studioId)) throw new Error('not a studio id')
-  const client = await connected()
+  const client = await pool().connect()
   let broken: Error | undefined
   // A line that breaks between two statements says so here; without a listener it would end the process.
   const lost = (error: Error) => (broken = error)

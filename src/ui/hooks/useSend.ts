@@ -32,8 +32,8 @@ export function useSend<T>() {
           if (said) void message.success(said)
           done?.(answer.value)
         } else {
-          // What was refused was not booked: the next try may carry other amounts.
-          if (answer.code !== 'Unexpected') setRequestId(uuidv7())
+          // What was refused was not booked, and the next try may carry other amounts; of what got no answer it is not known.
+          if (answer.code !== 'Unexpected' && answer.code !== 'Busy') setRequestId(uuidv7())
           setRefusal(answer)
         }
       } catch (error) {
