@@ -20,3 +20,13 @@ create table door_try (
 );
 create index door_try_by_time on door_try (at);
 grant select, insert, update, delete on door_try to fika_app;
+
+-- What a request was for, where the books do not keep it themselves: the same request with other content is refused.
+create table request_made (
+  studio_id uuid not null references studio (studio_id),
+  request_id uuid not null,
+  payload_hash char(64) not null,
+  at timestamptz not null default now(),
+  primary key (studio_id, request_id)
+);
+select make_tenant('request_made', 'select, insert');

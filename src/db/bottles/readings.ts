@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { CurveKey } from '@/core/consistency/curves'
 import type { ReadingWay } from '@/core/consistency/levelTime'
 import { Conflict, Invalid, NotFound } from '@/core/errors'
+import { madeBefore } from '../base/onceOnly'
 import type { Tx } from '../base/withStudio'
 import { beliefsOf, curveKeys, learnedOf } from './consistency'
 
@@ -57,7 +58,8 @@ export async function noteReading(tx: Tx, vesselId: string, readings: readonly N
   const last = readings.at(-1)
   if (!last) return
   const titrationId = await titrationOf(tx, vesselId, at)
-  for (const [i, r] of readings.entries())
+  for (const [i, r] of readings.entries()) {
+    await madeBefore(tx, r.requestId, 'reading', { vesselId, levelTimeS: r.levelTimeS, how: r.how, tries: r.tries })
     await tx.q(
       `insert into level_reading (studio_id, id, titration_id, request_id, at, by, w, level_time_s, sigma, tries, how, nu, run_mm)
        values ($1, $2, $3, $4, coalesce($5, now()) - make_interval(secs => $14), $6, $7, $8, $9, $10, $11, $12, $13)
@@ -79,6 +81,7 @@ export async function noteReading(tx: Tx, vesselId: string, readings: readonly N
         readings.length - 1 - i,
       ],
     )
+  }
   const [bottle] = await tx.q<{ mixedAt: string; now: string }>(
     'select mixed_at as "mixedAt", now() as now from bottle where studio_id = $1 and vessel_id = $2',
     [tx.studioId, vesselId],

@@ -1,6 +1,7 @@
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import type { MediumKind } from '@/core/paint/properties'
 import { recalibrate } from '@/db/materials/optics'
+import { madeBefore } from '@/db/base/onceOnly'
 import type { Tx } from '@/db/base/withStudio'
 
 export interface FormulaPart {
@@ -131,6 +132,7 @@ export async function saveFormula(tx: Tx, f: SaveFormula): Promise<number> {
   if (f.parts.length === 0) throw new Invalid('Choose a paint and give it parts before you keep the formula.', 'parts')
   if (new Set(f.parts.map((p) => p.paintId)).size < f.parts.length)
     throw new Invalid('A paint is named twice. Add its parts together.', 'parts')
+  await madeBefore(tx, f.requestId, 'formula', f)
   const [done] = await tx.q<{ version: number }>(
     'select version from formula_version where studio_id = $1 and request_id = $2',
     [tx.studioId, f.requestId],

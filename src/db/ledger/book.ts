@@ -1,9 +1,9 @@
-import { createHash } from 'node:crypto'
 import { v7 as uuidv7 } from 'uuid'
 import { Conflict, NotFound, OverCapacity } from '@/core/errors'
 import type { MovementKind } from '@/core/vessel/kinds'
 import { contentUl, type Portion } from '@/core/vessel/content'
 import { formatMl } from '@/core/quantity/format'
+import { payloadHash } from '../base/payloadHash'
 import type { Tx } from '../base/withStudio'
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
@@ -58,20 +58,6 @@ interface OpenedRow {
   ul: number | null
 }
 
-/** JSON with sorted keys, so that the same payload has one hash. */
-function canonical(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`
-  if (value instanceof Date) return JSON.stringify(value)
-  if (value && typeof value === 'object') {
-    const entries = Object.entries(value).filter(([, v]) => v !== undefined)
-    return `{${entries
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([k, v]) => `${JSON.stringify(k)}:${canonical(v)}`)
-      .join(',')}}`
-  }
-  return JSON.stringify(value) ?? 'null'
-}
-
 /**
  * The one path for every kind of movement: header and request id, locks in id order, contents read under the lock,
  * core decides, one statement writes lines and moves content.
@@ -80,9 +66,7 @@ function canonical(value: unknown): string {
  */
 export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   const movementId = uuidv7()
-  const hash = createHash('sha256')
-    .update(`${booking.kind}:${canonical(booking.payload)}`)
-    .digest('hex')
+  const hash = payloadHash(booking.kind, booking.payload)
   const vessels = [...new Set(booking.vessels)]
   const rows = await tx.q<OpenedRow>(
     'select * from open_movement($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)',

@@ -110,11 +110,10 @@ describe('recipes', () => {
       studio.run((tx) =>
         saveRecipe(tx, { requestId: uuidv7(), id, name: 'House white', note: '', body: { ratio: '2 : 1' }, ...more }),
       )
-    expect([
-      await save({ requestId }),
-      await save({ requestId, body: { ratio: 'x' } }),
-      await save({ body: { ratio: '3 : 1' } }),
-    ]).toEqual([1, 1, 2])
+    expect([await save({ requestId }), await save({ requestId }), await save({ body: { ratio: '3 : 1' } })]).toEqual([
+      1, 1, 2,
+    ])
+    await expect(save({ requestId, body: { ratio: 'x' } })).rejects.toMatchObject({ code: 'Conflict' })
     const recipe = await studio.run((tx) => findRecipe<{ ratio: string }>(tx, id))
     expect(recipe.versions.map((v) => v.body.ratio)).toEqual(['3 : 1', '2 : 1'])
     await expect(save({ id: uuidv7(), name: ' HOUSE white' })).rejects.toThrow('already')

@@ -1,4 +1,5 @@
 import { Conflict, NotFound } from '@/core/errors'
+import { madeBefore } from '@/db/base/onceOnly'
 import type { Tx } from '@/db/base/withStudio'
 
 /** One version of a named recipe; never changed, only followed by others. */
@@ -39,12 +40,13 @@ export async function findRecipe<Body>(tx: Tx, id: string): Promise<NamedRecipe<
 /**
  * Saves a recipe, or its next version; once per request.
  * @returns the version
- * @throws Conflict when another recipe has the name
+ * @throws Conflict when another recipe has the name, or the request was made before with other content
  */
 export async function saveRecipe(
   tx: Tx,
   r: { requestId: string; id: string; name: string; note: string; body: unknown },
 ): Promise<number> {
+  await madeBefore(tx, r.requestId, 'recipe', r)
   const [before] = await tx.q<{ version: number }>(
     'select version from recipe_version where studio_id = $1 and request_id = $2',
     [tx.studioId, r.requestId],

@@ -1,5 +1,6 @@
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { v7 as uuidv7 } from 'uuid'
+import { madeBefore } from '../base/onceOnly'
 import type { Tx } from '../base/withStudio'
 import type { Follow } from '../ledger'
 import type { MoveInput, SurfaceInput } from './schema'
@@ -29,6 +30,7 @@ export async function moveSurfaces(tx: Tx, m: MoveInput): Promise<void> {
     [tx.studioId, m.surfaceId],
   )
   if (!surface) throw new NotFound('surface')
+  await madeBefore(tx, m.requestId, 'surfaces', m)
   const made = await tx.q(
     `insert into surface_move (studio_id, id, request_id, surface_id, count, price_minor, by, note)
      values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (studio_id, request_id) do nothing returning id`,
