@@ -1,6 +1,5 @@
-import { sealData } from 'iron-session'
 import { v7 as uuidv7 } from 'uuid'
-import type { Signed } from '@/db/people/sessions'
+import { openSession, type Signed } from '@/db/people/sessions'
 import { signUp } from '../tests/support/accounts'
 import { takeOut } from '@/db/ledger'
 import { withStudio } from '@/db/base/withStudio'
@@ -9,9 +8,11 @@ import { startScale } from '@/devices/scale/standIn'
 import { random } from '../tests/support/random'
 import { makeStudio } from '../tests/support/studio'
 import { median, type Figure } from './measure'
+import { cookieOf, listen } from './http'
 import { inPage } from './page'
 
 const LISTENERS = 200
+const LINES_EACH = 8
 const READINGS = 80
 
 /** How soon a reading of the scale is on the screen, and how soon two hundred devices hear of a change. */
@@ -123,11 +124,11 @@ async function beginPour(url: string, signed: Signed): Promise<string> {
       }),
     ])
   })
-  const cookie = `fika=${await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
+  const cookie = await cookieOf(signed.token)
   for (const [after, event] of [{ kind: 'next' }, { kind: 'tare', grams: 0 }].entries())
     await fetch(`${url}/bench/mixing/${id}`, {
       method: 'POST',
-      headers: { cookie, 'content-type': 'application/json' },
+      headers: { cookie, origin: url, 'content-type': 'application/json' },
       body: JSON.stringify({ requestId: uuidv7(), after, event }),
     })
   return id
@@ -143,13 +144,20 @@ async function listeners(url: string): Promise<Figure> {
   })
   const room = await makeStudio(signed)
   const bottle = await room.bottle('Teal', [{ materialId: await room.paint('Teal'), ul: 1_000_000 }])
-  const cookie = `fika=${await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
+  // A session holds a handful of lines.
+  const cookies = await Promise.all(
+    Array.from({ length: LISTENERS / LINES_EACH }, async () =>
+      cookieOf((await openSession(signed.accountId, signed.studioId)).token),
+    ),
+  )
   const change = () => withStudio(signed, (tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 }))
   const timed = async (count: number) => {
     const stop = new AbortController()
     const heard = new Array<() => void>(count)
     await Promise.all(
-      heard.fill(() => undefined).map((_, i) => listen(`${url}/live`, cookie, stop.signal, () => heard[i]!())),
+      heard
+        .fill(() => undefined)
+        .map((_, i) => listen(`${url}/live`, cookies[Math.floor(i / LINES_EACH)]!, stop.signal, () => heard[i]!())),
     )
     // The first listener makes the server open its line; what it says on that is not counted.
     await new Promise((resolve) => setTimeout(resolve, 600))
@@ -177,20 +185,4 @@ async function listeners(url: string): Promise<Figure> {
     ratio: many / one,
     aim: '< 1000 ms',
   }
-}
-
-/** Opens one event stream; resolves when the server has greeted, and calls `told` for each piece of news. */
-async function listen(address: string, cookie: string, signal: AbortSignal, told: () => void): Promise<void> {
-  const response = await fetch(address, { headers: { cookie }, signal })
-  if (response.status !== 200) throw new Error('the news did not come')
-  const reader = response.body!.getReader()
-  const decoder = new TextDecoder()
-  await reader.read()
-  void (async () => {
-    for (;;) {
-      const { done, value } = await reader.read()
-      if (done) return
-      if (decoder.decode(value).includes('"rack"')) told()
-    }
-  })().catch(() => undefined)
 }

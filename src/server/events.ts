@@ -8,6 +8,18 @@ const ALIVE_MS = 15_000
 /** Every how many signs of life it is looked whether the session still stands: it may have run out. */
 const LOOKED_EVERY = 4
 
+const encoder = new TextEncoder()
+/** Events as they go out: what is told to many is written once. */
+const frames = new WeakMap<object, Uint8Array>()
+
+function frameOf(data: object): Uint8Array {
+  const known = frames.get(data)
+  if (known) return known
+  const made = encoder.encode(`data: ${JSON.stringify(data)}\n\n`)
+  frames.set(data, made)
+  return made
+}
+
 /** The rest of the line's life: its session, whose end ends it, and the place it takes. */
 async function tiedTo(who: Session, end: () => void): Promise<{ release: () => void; stands: () => Promise<boolean> }> {
   const { token } = await sessionCookie()
@@ -41,26 +53,25 @@ export async function eventStream(
     'X-Accel-Buffering': 'no',
   }
   if (request.method === 'HEAD') return new Response(null, { headers })
-  const encoder = new TextEncoder()
   let stop = () => undefined as void
   const tie = await tiedTo(who, () => stop())
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       let open = true
-      const write = (text: string) => {
+      const write = (bytes: Uint8Array) => {
         if (!open) return
         try {
-          controller.enqueue(encoder.encode(text))
+          controller.enqueue(bytes)
         } catch {
           // The browser went away without a word.
           stop()
         }
       }
-      write(': here\n\n')
-      const end = start((data) => write(`data: ${JSON.stringify(data)}\n\n`))
+      write(encoder.encode(': here\n\n'))
+      const end = start((data) => write(frameOf(data)))
       let signs = 0
       const alive = setInterval(() => {
-        write(': alive\n\n')
+        write(encoder.encode(': alive\n\n'))
         signs += 1
         if (signs % LOOKED_EVERY === 0)
           tie.stands().then(

@@ -8,4 +8,4 @@ import { undo } from './undo'
 const undoSchema = object({ requestId: idSchema, movementId: idSchema })
 
 /** Undoes a movement by its mirror image; offered wherever movements are shown. */
-export const undoAction = async (input: unknown) => change('/', undoSchema, input, undo)
+export const undoAction = async (input: unknown) => change(undoSchema, input, undo)

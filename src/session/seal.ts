@@ -18,14 +18,20 @@ export const sealing = (name: string, secure: boolean, days = 30): SessionOption
   cookieOptions: { httpOnly: true, sameSite: 'lax', secure, path: '/' },
 })
 
+async function unsealed(value: string): Promise<string | undefined> {
+  try {
+    return (await unsealData<Sealed>(decodeURIComponent(value), { password: secret() })).token
+  } catch {
+    return undefined
+  }
+}
+
 /** The token of the session that a Cookie header bears; undefined where there is none, or none that we sealed. */
 export async function tokenIn(cookies: string): Promise<string | undefined> {
   for (const pair of cookies.split(/;\s*/)) {
     const [name, sealed] = pair.split(/=(.*)/s)
     if (!sealed || (name !== 'fika' && name !== '__Host-fika')) continue
-    const { token } = await unsealData<Sealed>(decodeURIComponent(sealed), { password: secret() }).catch(
-      (): Sealed => ({}),
-    )
+    const token = await unsealed(sealed)
     if (token) return token
   }
   return undefined

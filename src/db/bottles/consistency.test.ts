@@ -37,6 +37,14 @@ async function mixed() {
 }
 
 describe('readings of bottles', () => {
+  it('are noted once a request, and a request sent again with another time is refused', async () => {
+    const { id, read, studio } = await mixed()
+    const requestId = uuidv7()
+    await read(id, 2.1, { requestId })
+    await read(id, 2.1, { requestId })
+    await expect(read(id, 4.2, { requestId })).rejects.toMatchObject({ code: 'Conflict' })
+    expect((await studio.run((tx) => findBottle(tx, id))).levelTimeS).toBe(2.1)
+  })
   it('are kept with the water they were taken at, and the bottle knows its last', async () => {
     const { studio, teal, flow, id, read, add } = await mixed()
     await read(id, 4)

@@ -57,6 +57,8 @@ describe('named colours', () => {
     const { run, blue, white, parts } = await room()
     const first = draft(parts, { targetHex: '#9db2d8', note: 'first try' })
     expect(await run((tx) => saveFormula(tx, first))).toBe(1)
+    expect(await run((tx) => saveFormula(tx, first))).toBe(1)
+    await expect(run((tx) => saveFormula(tx, { ...first, name: 'Quay' }))).rejects.toMatchObject({ code: 'Conflict' })
     const again = { ...first, requestId: uuidv7(), notes: 'for the bakery' }
     expect(
       await run((tx) =>

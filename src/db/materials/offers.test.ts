@@ -229,6 +229,7 @@ describe('surfaces', () => {
     const again = request()
     await move(5, 1000, again)
     await move(5, 1000, again)
+    await expect(move(6, 1000, again)).rejects.toMatchObject({ code: 'Conflict' })
     await move(10, 1400)
     await move(3)
     const both = await Promise.allSettled([move(-10), move(-10)])

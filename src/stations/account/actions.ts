@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { object, string } from 'yup'
 import type { Answer } from '@/core/answer'
 import { changePassword } from '@/db/people/accounts'
@@ -17,28 +16,22 @@ const sessionSchema = object({ id: string().max(40).required('Choose a session.'
 
 /** Changes the password; every other session of the account ends. Answers how many did. */
 export async function changePasswordAction(input: unknown): Promise<Answer<number>> {
-  const result = await ask(passwordSchema, input, async ({ old, chosen }, who) => {
+  return ask(passwordSchema, input, async ({ old, chosen }, who) => {
     const ended = await changePassword(who, old, chosen)
     note('password changed', { account: who.accountId, ended })
     return ended
   })
-  revalidatePath('/account')
-  return result
 }
 
 /** Ends one of one's own sessions. */
 export async function endSessionAction(input: unknown): Promise<Answer<null>> {
-  const result = await ask(sessionSchema, input, async ({ id }, who) => {
+  return ask(sessionSchema, input, async ({ id }, who) => {
     await endOwnSession(who.accountId, id)
     return null
   })
-  revalidatePath('/account')
-  return result
 }
 
 /** Ends every session of one's own but this one. Answers how many. */
 export async function endOthersAction(): Promise<Answer<number>> {
-  const result = await ask(object(), {}, (_, who) => endOtherSessions(who.accountId, who.sessionId))
-  revalidatePath('/account')
-  return result
+  return ask(object(), {}, (_, who) => endOtherSessions(who.accountId, who.sessionId))
 }

@@ -34,7 +34,7 @@ export function GuidePanel({
   const [role] = useState<Role>(start.role)
   const [unreadable, setUnreadable] = useState<string>()
   const [id] = useState(() => uuidv7())
-  const { send, pending, refusal } = useSend<{ id: string }>()
+  const { send, pending, refusal } = useSend<{ id: string }>({ quiet: true })
   const router = useRouter()
   const meantFor = techniqueOf(technique)
   const bandS = meantFor && wantedBand(meantFor, look, role)

@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { Invalid } from '@/core/errors'
 import { findFormula } from '@/db/formulas/formulas'
@@ -12,7 +11,7 @@ import { snapshot, sourcesOf } from '@/db/mixings/sources'
 
 /** Books what was mixed: a new bottle, or more of the same into one that stands on the rack. */
 export async function bookMixAction(input: unknown): Promise<Answer<{ id: string }>> {
-  const result = await perform(bookSchema, input, async (tx, typed) => {
+  return perform(bookSchema, input, async (tx, typed) => {
     const mix = { ...typed, poured: await sourcesOf(tx, typed.poured) }
     if (mix.into === 'top-up') await topUpBottle(tx, mix)
     else {
@@ -21,8 +20,6 @@ export async function bookMixAction(input: unknown): Promise<Answer<{ id: string
     }
     return { id: mix.vesselId }
   })
-  if (result.ok) revalidatePath('/', 'layout')
-  return result
 }
 
 /** The formula a mix names, while there is one. */

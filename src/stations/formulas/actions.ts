@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { archiveFormula, measureFormula, saveFormula } from '@/db/formulas/formulas'
 import { change } from '@/server/change'
@@ -13,34 +12,30 @@ import { archiveFormulaSchema, measureSchema, saveFormulaSchema } from '@/db/for
 
 /** Keeps a named colour, or another version of one. */
 export async function saveFormulaAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {
-  const result = await perform(saveFormulaSchema, input, async (tx, f) => ({
+  return perform(saveFormulaSchema, input, async (tx, f) => ({
     id: f.id,
     version: await saveFormula(tx, { ...f, standsInFor: f.standsInFor ?? null }),
   }))
-  if (result.ok) revalidatePath('/formulas', 'layout')
-  return result
 }
 
 /** Keeps what a version looks like painted out, wet and dry. */
 export async function measureFormulaAction(input: unknown): Promise<Answer<null>> {
-  return change('/', measureSchema, input, (tx, m) => measureFormula(tx, { ...m, mediumKind: m.mediumKind ?? null }))
+  return change(measureSchema, input, (tx, m) => measureFormula(tx, { ...m, mediumKind: m.mediumKind ?? null }))
 }
 
 /** Puts a named colour away, or takes it back. */
 export async function archiveFormulaAction(input: unknown): Promise<Answer<null>> {
-  return change('/formulas', archiveFormulaSchema, input, (tx, a) => archiveFormula(tx, a.id, a.archived))
+  return change(archiveFormulaSchema, input, (tx, a) => archiveFormula(tx, a.id, a.archived))
 }
 
 /** Keeps a large batch as it stands. */
 export async function saveBatchAction(input: unknown): Promise<Answer<{ id: string; revision: number }>> {
-  const result = await perform(saveBatchSchema, input, async (tx, b) => ({
+  return perform(saveBatchSchema, input, async (tx, b) => ({
     id: b.id,
     revision: await saveBatch(tx, b),
   }))
-  if (result.ok) revalidatePath('/formulas/batch', 'layout')
-  return result
 }
 
 /** Books the containers of a large batch as bottles. */
 export const bookBatchAction = async (input: unknown): Promise<Answer<null>> =>
-  change('/', bookBatchSchema, input, bookBatch)
+  change(bookBatchSchema, input, bookBatch)

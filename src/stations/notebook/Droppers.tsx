@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { countedDropUl, DRIP_WORDS, DRIPS, START_DROPS, type Drip } from '@/core/quantity/dropSizes'
@@ -23,12 +22,7 @@ const inMl = (ul: number) => `${(ul / 1000).toFixed(3)} ml`
 /** How large a drop is: of each liquid, by the studio's own droppers. */
 export function Droppers({ droppers, units }: { droppers: readonly Dropper[]; units: UnitSystem }) {
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
-  const take = (drip: Drip, id: string | null) =>
-    send(
-      () => takeDropperAction({ drip, id }),
-      () => router.refresh(),
-    )
+  const take = (drip: Drip, id: string | null) => send(() => takeDropperAction({ drip, id }))
   return (
     <section className="panel" aria-label="Droppers">
       <h2>How large is a drop?</h2>
@@ -62,13 +56,7 @@ export function Droppers({ droppers, units }: { droppers: readonly Dropper[]; un
                   type="button"
                   className="plain"
                   disabled={pending}
-                  onClick={() =>
-                    send(
-                      () => dropDropperAction({ id: used.id }),
-                      () => router.refresh(),
-                      'Forgotten',
-                    )
-                  }
+                  onClick={() => send(() => dropDropperAction({ id: used.id }), undefined, 'Forgotten')}
                 >
                   Forget it
                 </button>
@@ -106,7 +94,6 @@ function Count({ units }: { units: UnitSystem }) {
   const [drip, setDrip] = useState<Drip>('water')
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const set = (part: Partial<typeof f>) => setF((old) => ({ ...old, ...part }))
   const number = (text: string, what: string) => numberIn(text, `Type ${what}.`)
   const read = () => ({
@@ -128,7 +115,6 @@ function Count({ units }: { units: UnitSystem }) {
         () => {
           setId(uuidv7())
           set({ name: '', count: '', mass: '' })
-          router.refresh()
         },
         'Counted',
       ),

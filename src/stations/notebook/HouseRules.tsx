@@ -2,7 +2,6 @@
 
 import { Button, Form, Input, Select } from 'antd'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { WATER_RULES, WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { parseNumber } from '@/core/quantity/number'
@@ -23,7 +22,6 @@ const shareTyped = (typed: string) => {
 /** The studio's house rules, and where the start values come from. */
 export function HouseRules({ studio }: { studio: StudioFacts }) {
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const [form] = Form.useForm()
   const own: unknown = Form.useWatch('waterSchool', form) ?? studio.water.school
   return (
@@ -39,11 +37,7 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
         }}
         requiredMark={false}
         onFinish={({ waterShare, ...f }: Record<string, unknown>) =>
-          send(
-            () => saveRulesAction({ ...f, waterShare: shareTyped(String(waterShare ?? '')) }),
-            () => router.refresh(),
-            'Saved',
-          )
+          send(() => saveRulesAction({ ...f, waterShare: shareTyped(String(waterShare ?? '')) }), undefined, 'Saved')
         }
       >
         <Form.Item name="name" label="Name of the studio">

@@ -7,10 +7,10 @@ import { studioSchema } from '@/db/people/studioSchema'
 import { change } from '@/server/change'
 
 /** Saves the studio's own: name, units, water school, currency. */
-export const saveRulesAction = async (input: unknown) => change('/', studioSchema, input, saveStudio)
+export const saveRulesAction = async (input: unknown) => change(studioSchema, input, saveStudio)
 
 /** Keeps how large a drop is, by drops counted into a weighed cup. */
-export const countDropsAction = async (input: unknown) => change('/', countDropsSchema, input, countDrops)
+export const countDropsAction = async (input: unknown) => change(countDropsSchema, input, countDrops)
 /** Takes a dropper into use for its liquid, or the start value again. */
-export const takeDropperAction = async (input: unknown) => change('/', takeDropperSchema, input, takeDropper)
-export const dropDropperAction = async (input: unknown) => change('/', dropDropperSchema, input, dropDropper)
+export const takeDropperAction = async (input: unknown) => change(takeDropperSchema, input, takeDropper)
+export const dropDropperAction = async (input: unknown) => change(dropDropperSchema, input, dropDropper)

@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { NotFound } from '@/core/errors'
 import { changesOf, findMaterial, inputOf } from '@/db/materials/read'
@@ -18,12 +17,10 @@ import { perform } from '@/server/perform'
 
 /** Saves a material: a new one at revision 0, a change at the revision it was opened with. */
 export async function saveMaterialAction(input: unknown): Promise<Answer<{ id: string }>> {
-  const result = await perform(saveSchema, input, async (tx, { id, revision, material }) => {
+  return perform(saveSchema, input, async (tx, { id, revision, material }) => {
     await saveMaterial(tx, id, revision, material)
     return { id }
   })
-  if (result.ok) revalidatePath('/', 'layout')
-  return result
 }
 
 /** A material as it is now, for whoever finds that somebody else changed it. */
@@ -39,13 +36,13 @@ export async function currentMaterialAction(
 
 /** Puts a material away, or takes it out again. */
 export const archiveMaterialAction = async (input: unknown) =>
-  change('/paints', archiveSchema, input, async (tx, { id, archived }) => {
+  change(archiveSchema, input, async (tx, { id, archived }) => {
     if ((await archiveMaterials(tx, [id], archived)) === 0) throw new NotFound('paint or medium')
   })
 
 /** Makes a change of a material undone. */
 export const undoChangeAction = async (input: unknown) =>
-  change('/', undoChangeSchema, input, (tx, { materialId, changeId }) => undoChange(tx, materialId, changeId))
+  change(undoChangeSchema, input, (tx, { materialId, changeId }) => undoChange(tx, materialId, changeId))
 
 /** Keeps the maker's own word on two paints, or takes it back. */
-export const notePairAction = async (input: unknown) => change('/paints', pairNoteSchema, input, notePair)
+export const notePairAction = async (input: unknown) => change(pairNoteSchema, input, notePair)

@@ -111,7 +111,7 @@ export function PlanEditor({
         <Button
           disabled={poured}
           loading={pending}
-          onClick={() => save((saved) => (plan ? router.refresh() : router.push(`/plan/${saved}`)))}
+          onClick={() => save((saved) => void (plan || router.push(`/plan/${saved}`)))}
         >
           Save
         </Button>

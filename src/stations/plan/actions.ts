@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { object } from 'yup'
 import type { Answer } from '@/core/answer'
 import { idSchema } from '@/db/base/idSchema'
@@ -11,14 +10,12 @@ import { dropPlan, savePlan } from '@/db/plans/write'
 
 /** Saves a plan, new or changed; what it needs is worked out anew on the server. */
 export async function savePlanAction(input: unknown): Promise<Answer<{ id: string }>> {
-  const result = await perform(planSchema, input, async (tx, plan) => {
+  return perform(planSchema, input, async (tx, plan) => {
     await savePlan(tx, plan)
     return { id: plan.id }
   })
-  if (result.ok) revalidatePath('/', 'layout')
-  return result
 }
 
 /** Puts a plan away that will not be poured. */
 export const dropPlanAction = async (input: unknown) =>
-  change('/', object({ id: idSchema }), input, (tx, { id }) => dropPlan(tx, id))
+  change(object({ id: idSchema }), input, (tx, { id }) => dropPlan(tx, id))

@@ -2,7 +2,6 @@
 
 import type { Water } from '@/db/materials/mixable'
 import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TECHNIQUES } from '@/core/technique/techniques'
 import type { WaterVerdict } from '@/core/mix/waterLimit'
@@ -56,7 +55,6 @@ export function BottleActions({
   const scale = useScale(task === 'weigh')
   const { unreadable, attempt, clear: clearUnreadable } = useAttempt()
   const { send, pending, refusal, clear } = useSend<null>()
-  const router = useRouter()
   const vesselId = bottle.id
 
   const done = () => {
@@ -64,7 +62,6 @@ export function BottleActions({
     setNote('')
     setGross('')
     setNamed(undefined)
-    router.refresh()
   }
   const take = () =>
     attempt(() => {

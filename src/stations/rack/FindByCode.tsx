@@ -12,7 +12,7 @@ import styles from './rack.module.css'
 export function FindByCode() {
   const [code, setCode] = useState('')
   const [trouble, setTrouble] = useState<string>()
-  const { send, pending, refusal } = useSend<{ id: string }>()
+  const { send, pending, refusal } = useSend<{ id: string }>({ quiet: true })
   const router = useRouter()
   const open = () => {
     setTrouble(undefined)

@@ -1,14 +1,10 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
 import { useLive } from '@/ui/hooks/useLive'
+import { useRefresh } from '@/ui/hooks/useRefresh'
 
 /** Reads the screen anew when another device has changed the rack. */
 export function Live() {
-  const router = useRouter()
-  useLive(
-    (topic) => topic === 'rack',
-    () => router.refresh(),
-  )
+  useLive((topic) => topic === 'rack', useRefresh())
   return null
 }

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { formatMl } from '@/core/quantity/format'
@@ -29,12 +28,10 @@ export function MoreForms({
   const [each, setEach] = useState('')
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const done = () => {
     setTotal('')
     setFrom([])
     setEach('')
-    router.refresh()
   }
   const extend = () =>
     attempt(() => {

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
@@ -29,7 +28,6 @@ export function PourBackForm({
   const [amount, setAmount] = useState('')
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   // What was chosen may have gone back altogether since.
   const from = goBack.find((g) => g.movementId === chosen) ?? goBack[0]!
   const book = () =>
@@ -39,7 +37,6 @@ export function PourBackForm({
         (requestId) => pourBackAction({ requestId, vesselId, movementId: from.movementId, ul }),
         () => {
           setAmount('')
-          router.refresh()
         },
         'Poured back',
       )

@@ -1,9 +1,9 @@
 'use client'
 
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { EmptyState } from '@/ui/frame/Notice'
 import { useLive } from '@/ui/hooks/useLive'
+import { useRefresh } from '@/ui/hooks/useRefresh'
 import { FindByCode } from './FindByCode'
 import type { FoundRack } from './find'
 import { RackFilters } from './RackFilters'
@@ -13,11 +13,7 @@ import { rackAddress, type RackFilterInput } from './filter'
 
 /** The rack: bottles on shelves as the maker likes them, each with its level, colour, rest and age, and what it needs. */
 export function Shelf({ found, filter, now }: { found: FoundRack; filter: RackFilterInput; now: number }) {
-  const router = useRouter()
-  useLive(
-    (topic) => topic === 'rack',
-    () => router.refresh(),
-  )
+  useLive((topic) => topic === 'rack', useRefresh())
   const narrowed = Boolean(filter.q || filter.role || filter.show || filter.need || filter.palette)
   return (
     <>

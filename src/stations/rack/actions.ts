@@ -28,24 +28,24 @@ import {
   weightSchema,
 } from '@/db/bottles/schema'
 
-export const takeOutAction = async (input: unknown) => change('/', takeOutSchema, input, takeOut)
-export const pourBackAction = async (input: unknown) => change('/', pourBackSchema, input, pourBack)
-export const weighInAction = async (input: unknown) => change('/', weighInSchema, input, weighInBottle)
-export const discardAction = async (input: unknown) => change('/', discardSchema, input, discard)
-export const splitAction = async (input: unknown) => change('/', splitSchema, input, splitBottle)
-export const mergeAction = async (input: unknown) => change('/', mergeSchema, input, pourTogether)
-export const addWaterAction = async (input: unknown) => change('/', addWaterSchema, input, waterBottle)
+export const takeOutAction = async (input: unknown) => change(takeOutSchema, input, takeOut)
+export const pourBackAction = async (input: unknown) => change(pourBackSchema, input, pourBack)
+export const weighInAction = async (input: unknown) => change(weighInSchema, input, weighInBottle)
+export const discardAction = async (input: unknown) => change(discardSchema, input, discard)
+export const splitAction = async (input: unknown) => change(splitSchema, input, splitBottle)
+export const mergeAction = async (input: unknown) => change(mergeSchema, input, pourTogether)
+export const addWaterAction = async (input: unknown) => change(addWaterSchema, input, waterBottle)
 
 /** Brings a bottle to a volume in its own ratio. */
 export const extendAction = async (input: unknown) =>
-  change('/', extendSchema, input, async (tx, e) => {
+  change(extendSchema, input, async (tx, e) => {
     const poured = await extension(tx, e.vesselId, e.totalUl)
     await topUpBottle(tx, { ...e, poured, untrackedForRest: true })
   })
 
 /** Notes that a bottle was shaken and strained. */
 export const shakenAction = async (input: unknown) =>
-  change('/', shakenSchema, input, (tx, { vesselId }) => noteShaken(tx, vesselId))
+  change(shakenSchema, input, (tx, { vesselId }) => noteShaken(tx, vesselId))
 
 /** Keeps what a bottle weighs until the stocktake is booked. */
 export const takeWeightAction = async (input: unknown) => perform(weightSchema, input, takeWeight)
@@ -54,7 +54,7 @@ export const dropWeightAction = async (input: unknown) => perform(dropWeightSche
 
 /** Books a stocktake: the weights that were shown, all of them or none. */
 export const stocktakeAction = async (input: unknown) =>
-  change('/', stocktakeSchema, input, (tx, { requestIds }) => bookWeights(tx, requestIds))
+  change(stocktakeSchema, input, (tx, { requestIds }) => bookWeights(tx, requestIds))
 
 /** The bottle with a short code. */
 export async function findByCodeAction(input: unknown): Promise<Answer<{ id: string }>> {
@@ -72,4 +72,4 @@ export async function findByCodeAction(input: unknown): Promise<Answer<{ id: str
 }
 
 /** Changes a bottle's name, role, palette and notes. */
-export const editBottleAction = async (input: unknown) => change('/', editBottleSchema, input, editBottle)
+export const editBottleAction = async (input: unknown) => change(editBottleSchema, input, editBottle)

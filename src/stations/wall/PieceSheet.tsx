@@ -3,7 +3,6 @@
 import { type PhotoState, CHOSEN_FATES } from '@/core/piece/fates'
 import { Button, Checkbox, Form, Input, Rate, Select } from 'antd'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { techniqueName } from '@/core/technique/techniques'
@@ -47,13 +46,12 @@ export function PieceSheet({
   jars: readonly { id: string; label: string }[]
 }) {
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const paint = costOf(portions).minor
   const size = piece.surface.shape === 'round' ? `${piece.surface.diameterMm / 10} cm round` : formatSize(piece.surface)
   const save = (f: Fields) =>
     send(
       () => notePieceAction({ ...f, rating: f.rating || null, id: piece.id, revision: piece.revision }),
-      () => router.refresh(),
+      undefined,
       'Noted',
     )
   return (
@@ -175,7 +173,6 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
   const { send, pending, refusal } = useSend<null>()
   const [state, setState] = useState<PhotoState>(piece.photos.length ? 'dry' : 'wet')
   const input = useRef<HTMLInputElement>(null)
-  const router = useRouter()
   const upload = (file: File) => {
     const form = new FormData()
     form.set('id', uuidv7())
@@ -186,7 +183,6 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
       () => addPhotoAction(form),
       () => {
         if (input.current) input.current.value = ''
-        router.refresh()
       },
       'Photo added',
     )
@@ -210,13 +206,7 @@ function Photos({ piece, zone }: { piece: Piece; zone: string }) {
                     <button
                       type="button"
                       className="plain"
-                      onClick={() =>
-                        send(
-                          () => removePhotoAction({ id: f.id }),
-                          () => router.refresh(),
-                          'Photo removed',
-                        )
-                      }
+                      onClick={() => send(() => removePhotoAction({ id: f.id }), undefined, 'Photo removed')}
                     >
                       Remove
                     </button>

@@ -2,7 +2,6 @@
 
 import { Button, Input, Select } from 'antd'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'
@@ -35,7 +34,6 @@ export function RunOff({
   const [weighing, setWeighing] = useState(false)
   const scale = useScale(weighing)
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const keep = () => {
     attempt(() => {
       const [beforeMg, afterMg] = [parseMassMg(before, units), parseMassMg(after, units)]
@@ -53,7 +51,6 @@ export function RunOff({
           setNewId(uuidv7())
           setBefore('')
           setAfter('')
-          router.refresh()
         },
         'Run-off kept',
       )

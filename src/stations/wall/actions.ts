@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { reclaimRunOff } from '@/db/ledger'
 import { photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from '@/db/pieces/schema'
@@ -10,11 +9,11 @@ import { performPrepared } from '@/server/perform'
 import { takePhoto } from './photo'
 
 /** Notes title, drying, rating, faults and fate. */
-export const notePieceAction = async (input: unknown) => change('/wall', pieceSchema, input, notePiece)
+export const notePieceAction = async (input: unknown) => change(pieceSchema, input, notePiece)
 
 /** Adds a photo, wet or dry. It is encoded before the database is asked for anything. */
 export async function addPhotoAction(form: FormData): Promise<Answer<null>> {
-  const result = await performPrepared(
+  return performPrepared(
     photoSchema,
     form,
     async ({ photo }) => takePhoto(new Uint8Array(await photo.arrayBuffer())),
@@ -23,13 +22,11 @@ export async function addPhotoAction(form: FormData): Promise<Answer<null>> {
       return null
     },
   )
-  if (result.ok) revalidatePath('/wall', 'layout')
-  return result
 }
 
 /** Puts run-off into a jar. */
-export const reclaimAction = async (input: unknown) => change('/', reclaimSchema, input, reclaimRunOff)
+export const reclaimAction = async (input: unknown) => change(reclaimSchema, input, reclaimRunOff)
 
 /** Takes a photo away. */
 export const removePhotoAction = async (input: unknown) =>
-  change('/wall', removePhotoSchema, input, (tx, { id }) => removePhoto(tx, id))
+  change(removePhotoSchema, input, (tx, { id }) => removePhoto(tx, id))

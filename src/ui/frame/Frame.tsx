@@ -8,6 +8,7 @@ import { KEYS } from './keys'
 import { stationOf, STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
 import { TrayBar } from './TrayBar'
+import { RefreshHere } from '@/ui/hooks/useRefresh'
 import { useTopOfPage } from '@/ui/hooks/useTopOfPage'
 import styles from './frame.module.css'
 
@@ -69,72 +70,74 @@ export function Frame({
   }, [router])
 
   return (
-    <div className={stationOf(path)?.dark ? `${styles.frame} frame-dark` : styles.frame}>
-      <a href="#main" className={styles.skip}>
-        Skip to the station
-      </a>
-      <header className={styles.bar}>
-        <nav aria-label="Stations">
-          {STATIONS.map((s, i) => (
-            <Link
-              key={s.path}
-              href={s.path}
-              className={styles.station}
-              aria-current={path.startsWith(s.path) ? 'page' : undefined}
-              prefetch={false}
-            >
-              <svg
-                width="24"
-                height="24"
-                viewBox="0 0 24 24"
-                fill="none"
-                stroke="currentColor"
-                strokeWidth="1.6"
-                strokeLinejoin="round"
-                aria-hidden="true"
+    <RefreshHere>
+      <div className={stationOf(path)?.dark ? `${styles.frame} frame-dark` : styles.frame}>
+        <a href="#main" className={styles.skip}>
+          Skip to the station
+        </a>
+        <header className={styles.bar}>
+          <nav aria-label="Stations">
+            {STATIONS.map((s, i) => (
+              <Link
+                key={s.path}
+                href={s.path}
+                className={styles.station}
+                aria-current={path.startsWith(s.path) ? 'page' : undefined}
+                prefetch={false}
               >
-                <path d={s.icon} />
-              </svg>
-              <span>{s.name}</span>
-              <kbd aria-hidden="true">{i + 1}</kbd>
-            </Link>
-          ))}
-        </nav>
-        <div className={styles.who}>
-          <span className={styles.whoStudio} title={studio.name}>
-            {studio.name}
-          </span>
-          <span className={styles.whoPerson}>
-            <Link href="/account" className={styles.whoName} prefetch={false}>
-              {person}
-            </Link>{' '}
-            ·{' '}
-            <button type="button" className="plain" onClick={() => signOut()}>
-              Sign out
-            </button>{' '}
-            ·{' '}
-            <button type="button" className="plain" onClick={() => setHelp(true)} aria-label="Keys">
-              Keys
-            </button>
-          </span>
-        </div>
-      </header>
-      <main id="main" tabIndex={-1}>
-        {children}
-      </main>
-      <TrayBar studioId={studio.id} />
-      <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} destroyOnHidden>
-        <dl className={styles.keys}>
-          {KEYS.map(([key, what]) => (
-            <div key={key}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>
-    </div>
+                <svg
+                  width="24"
+                  height="24"
+                  viewBox="0 0 24 24"
+                  fill="none"
+                  stroke="currentColor"
+                  strokeWidth="1.6"
+                  strokeLinejoin="round"
+                  aria-hidden="true"
+                >
+                  <path d={s.icon} />
+                </svg>
+                <span>{s.name}</span>
+                <kbd aria-hidden="true">{i + 1}</kbd>
+              </Link>
+            ))}
+          </nav>
+          <div className={styles.who}>
+            <span className={styles.whoStudio} title={studio.name}>
+              {studio.name}
+            </span>
+            <span className={styles.whoPerson}>
+              <Link href="/account" className={styles.whoName} prefetch={false}>
+                {person}
+              </Link>{' '}
+              ·{' '}
+              <button type="button" className="plain" onClick={() => signOut()}>
+                Sign out
+              </button>{' '}
+              ·{' '}
+              <button type="button" className="plain" onClick={() => setHelp(true)} aria-label="Keys">
+                Keys
+              </button>
+            </span>
+          </div>
+        </header>
+        <main id="main" tabIndex={-1}>
+          {children}
+        </main>
+        <TrayBar studioId={studio.id} />
+        <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} destroyOnHidden>
+          <dl className={styles.keys}>
+            {KEYS.map(([key, what]) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </Modal>
+      </div>
+    </RefreshHere>
   )
 }

@@ -1,7 +1,12 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react'
 import type { Answer } from '@/core/answer'
+import { useRefreshing } from './useRefresh'
 import { useSend } from './useSend'
+
+jest.mock('./useRefresh', () => ({
+  useRefreshing: jest.fn(() => ({ refresh: () => undefined, wished: false, round: 0 })),
+}))
 
 const success = jest.fn()
 jest.mock('antd', () => ({ App: { useApp: () => ({ message: { success } }) } }))
@@ -75,5 +80,35 @@ describe('sending what was typed', () => {
     expect(new Set(asked).size).toBe(2)
     act(() => result.current.clear())
     expect(result.current.refusal).toBeUndefined()
+  })
+})
+
+describe('once it is done', () => {
+  const refresh = jest.fn()
+  const around = (wished: boolean, round: number) => {
+    jest.mocked(useRefreshing).mockReturnValue({ refresh, wished, round })
+  }
+  beforeEach(() => refresh.mockClear())
+  afterEach(() => around(false, 0))
+
+  it('the page is read anew, and until it is there, what was sent is not done', async () => {
+    around(false, 3)
+    const { result, rerender } = renderHook(() => useSend<string>())
+    await act(async () => result.current.send(() => Promise.resolve(refused('NotEnough'))))
+    expect(refresh).not.toHaveBeenCalled()
+    await act(async () => result.current.send(() => Promise.resolve({ ok: true, value: '' })))
+    expect(refresh).toHaveBeenCalledTimes(1)
+    around(true, 3)
+    rerender()
+    expect(result.current.pending).toBe(true)
+    around(true, 4)
+    rerender()
+    // What somebody else wishes is none of it.
+    expect(result.current.pending).toBe(false)
+  })
+  it('nothing is read anew where nothing of the page has changed', async () => {
+    const { result } = renderHook(() => useSend<string>({ quiet: true }))
+    await act(async () => result.current.send(() => Promise.resolve({ ok: true, value: '' })))
+    expect(refresh).not.toHaveBeenCalled()
   })
 })

@@ -3,6 +3,7 @@
 import { App } from 'antd'
 import { useState, useTransition } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { useRefreshing } from './useRefresh'
 import { DOOR_SAYS, type Answer, type Refusal } from '@/core/answer'
 
 /** What was said before the action was reached; where nothing was, that there was no answer. */
@@ -16,12 +17,15 @@ function whyNot(error: unknown): string {
 /**
  * Sends a server action. A request id is made once per intention and kept until it succeeded, so that a double tap
  * with a wet glove, or a retry after a lost answer, books once. A refusal is kept to be shown beside what was typed.
+ * @param options `quiet`: what is sent changes nothing that this page reads from the server
  */
-export function useSend<T>() {
+export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
   const [pending, start] = useTransition()
   const [refusal, setRefusal] = useState<Refusal>()
   const [requestId, setRequestId] = useState(() => uuidv7())
   const { message } = App.useApp()
+  const { refresh, wished, round } = useRefreshing()
+  const [sentIn, setSentIn] = useState<number>()
   const send = (action: (requestId: string) => Promise<Answer<T>>, done?: (value: T) => void, said?: string) =>
     start(async () => {
       setRefusal(undefined)
@@ -31,6 +35,11 @@ export function useSend<T>() {
           setRequestId(uuidv7())
           if (said) void message.success(said)
           done?.(answer.value)
+          // What the page shows has changed with it, and until it shows that, what was sent is not done.
+          if (!quiet) {
+            setSentIn(round)
+            refresh()
+          }
         } else {
           // What was refused was not booked, and the next try may carry other amounts; of what got no answer it is not known.
           if (answer.code !== 'Unexpected' && answer.code !== 'Busy') setRequestId(uuidv7())
@@ -40,5 +49,5 @@ export function useSend<T>() {
         setRefusal({ ok: false, code: 'Unexpected', message: whyNot(error) })
       }
     })
-  return { send, pending, refusal, clear: () => setRefusal(undefined) }
+  return { send, pending: pending || (wished && sentIn === round), refusal, clear: () => setRefusal(undefined) }
 }

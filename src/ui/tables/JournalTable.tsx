@@ -1,7 +1,6 @@
 'use client'
 
 import { Button } from 'antd'
-import { useRouter } from 'next/navigation'
 import type { Answer } from '@/core/answer'
 import { formatMl } from '@/core/quantity/format'
 import type { JournalEntry } from '@/db/ledger'
@@ -39,7 +38,6 @@ export function JournalTable({
   signed: boolean
 }) {
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   return (
     <>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
@@ -75,13 +73,7 @@ export function JournalTable({
                     size="small"
                     disabled={pending}
                     aria-label={`Undo: ${WORDS[e.kind]} ${formatMl(Math.abs(e.ul))}`}
-                    onClick={() =>
-                      send(
-                        (requestId) => undo({ requestId, movementId: e.id }),
-                        () => router.refresh(),
-                        'Undone',
-                      )
-                    }
+                    onClick={() => send((requestId) => undo({ requestId, movementId: e.id }), undefined, 'Undone')}
                   >
                     Undo
                   </Button>

@@ -8,13 +8,12 @@ import { change } from '@/server/change'
 import { derivedId } from '@/db/base/derivedId'
 import { correctSchema, readBottleSchema, referenceSchema, waterSchema } from '@/db/bottles/readingSchema'
 
-export const readBottleAction = async (input: unknown) =>
-  change('/', readBottleSchema, input, (tx, r) => readBottle(tx, r))
-export const waterBottleAction = async (input: unknown) => change('/', waterSchema, input, waterBottle)
+export const readBottleAction = async (input: unknown) => change(readBottleSchema, input, (tx, r) => readBottle(tx, r))
+export const waterBottleAction = async (input: unknown) => change(waterSchema, input, waterBottle)
 
 /** Drops at the table: booked, and learned from, since the bottle is then taken to be like the reference. */
 export const correctAction = async (input: unknown) =>
-  change('/', correctSchema, input, async (tx, c) => {
+  change(correctSchema, input, async (tx, c) => {
     await waterBottle(tx, { ...c, note: 'at the table' })
     await readBottle(tx, {
       requestId: derivedId(c.requestId, 'by eye'),
@@ -28,4 +27,4 @@ export const correctAction = async (input: unknown) =>
 
 /** Makes a bottle the one the others of its palette are brought to. */
 export const referenceAction = async (input: unknown) =>
-  change('/', referenceSchema, input, (tx, { vesselId, isReference }) => makeReference(tx, vesselId, isReference))
+  change(referenceSchema, input, (tx, { vesselId, isReference }) => makeReference(tx, vesselId, isReference))

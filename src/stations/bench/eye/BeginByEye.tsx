@@ -14,7 +14,7 @@ import { OpenMixings, type OpenMixing } from '../OpenMixings'
 /** The way into mixing by eye: what it does, and the mixes that are under way. */
 export function BeginByEye({ open }: { open: readonly OpenMixing[] }) {
   const [id] = useState(() => uuidv7())
-  const { send, pending, refusal } = useSend<{ id: string }>()
+  const { send, pending, refusal } = useSend<{ id: string }>({ quiet: true })
   const router = useRouter()
   return (
     <BenchProviders>

@@ -2,7 +2,7 @@
 
 import { Select } from 'antd'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
+import { useRefresh } from '@/ui/hooks/useRefresh'
 import { useEffect, useMemo, useState } from 'react'
 import { additionOf, removalOf, stillOn } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
@@ -60,7 +60,7 @@ export function EyeScreen({
 }) {
   const mix = useMixing(start)
   const scale = useScale()
-  const router = useRouter()
+  const refresh = useRefresh()
   const state = eyeState(mix.events as readonly EyeEvent[])
   const byId = useMemo(() => new Map(materials.map((m) => [m.id, m])), [materials])
   const bottleById = useMemo(() => new Map(bottles.map((b) => [b.id, b])), [bottles])
@@ -158,7 +158,7 @@ export function EyeScreen({
             <h1>Pour first, read after</h1>
             <span className="fill" />
             {draft ? <SaveRecipe draft={draft} role="pour" technique="straight" /> : null}
-            <Link className="go second" href="/bench/eye" onClick={() => router.refresh()}>
+            <Link className="go second" href="/bench/eye" onClick={refresh}>
               Leave
             </Link>
           </header>

@@ -29,12 +29,11 @@ export async function beginByEyeAction(input: unknown): Promise<Answer<{ id: str
 
 /** Puts a mix aside for good; what was poured was never booked. */
 export const putAsideAction = async (input: unknown) =>
-  change('/bench', object({ id: idSchema }), input, (tx, { id }) => endMixing(tx, id, null))
+  change(object({ id: idSchema }), input, (tx, { id }) => endMixing(tx, id, null))
 
 /** Remembers the density of a material that was measured and weighed. */
 export const weighOnceAction = async (input: unknown) =>
   change(
-    '/',
     object({
       materialId: idSchema,
       densityGPerMl: number()

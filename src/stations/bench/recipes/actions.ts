@@ -1,6 +1,5 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import type { Answer } from '@/core/answer'
 import { checkBands } from '@/core/consistency/levelTime'
 import { saveBands, saveRatioOfBody, saveRatioOfPaint, saveSchool, saveRackWarmth } from '@/db/people/houseRules'
@@ -21,27 +20,25 @@ import {
 
 /** Saves a recipe, or the next version of it. */
 export async function saveRecipeAction(input: unknown): Promise<Answer<{ id: string; version: number }>> {
-  const result = await perform(saveRecipeSchema, input, async (tx, r) => ({
+  return perform(saveRecipeSchema, input, async (tx, r) => ({
     id: r.id,
     version: await saveRecipe(tx, r),
   }))
-  if (result.ok) revalidatePath('/bench', 'layout')
-  return result
 }
 export const putRecipeAwayAction = async (input: unknown) =>
-  change('/bench', object({ id: idSchema }), input, (tx, { id }) => putRecipeAway(tx, id))
+  change(object({ id: idSchema }), input, (tx, { id }) => putRecipeAway(tx, id))
 export const bodyRatioAction = async (input: unknown) =>
-  change('/bench', bodyRatioSchema, input, (tx, { body, ratio }) => saveRatioOfBody(tx, body, ratio))
+  change(bodyRatioSchema, input, (tx, { body, ratio }) => saveRatioOfBody(tx, body, ratio))
 export const paintRatioAction = async (input: unknown) =>
-  change('/bench', paintRatioSchema, input, (tx, { paintId, ratio }) => saveRatioOfPaint(tx, paintId, ratio))
+  change(paintRatioSchema, input, (tx, { paintId, ratio }) => saveRatioOfPaint(tx, paintId, ratio))
 export const schoolAction = async (input: unknown) =>
-  change('/bench', schoolSchema, input, (tx, { key, school }) => saveSchool(tx, key, school))
+  change(schoolSchema, input, (tx, { key, school }) => saveSchool(tx, key, school))
 export const bandsAction = async (input: unknown) =>
-  change('/', bandsSchema, input, (tx, { bands }) => saveBands(tx, bands && checkBands(bands)))
+  change(bandsSchema, input, (tx, { bands }) => saveBands(tx, bands && checkBands(bands)))
 
 /** How warm the rack stands; what keeps is worked out anew for all that is on it. */
 export const rackWarmthAction = async (input: unknown) =>
-  change('/', rackWarmthSchema, input, async (tx, { rackC }) => {
+  change(rackWarmthSchema, input, async (tx, { rackC }) => {
     await saveRackWarmth(tx, rackC)
     await refreshKeepOfRack(tx)
   })

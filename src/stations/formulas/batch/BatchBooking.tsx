@@ -2,7 +2,6 @@
 
 import { Button, Checkbox, Input, Select } from 'antd'
 import Link from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { ContainerAmounts } from '@/core/mix/batch'
 import { Invalid } from '@/core/errors'
@@ -50,7 +49,6 @@ export function BatchBooking({
   const [untracked, setUntracked] = useState(false)
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const totalUl = containers.reduce((sum, c) => sum + c.totalUl, 0)
   const sampleUl = containers.reduce((sum, c) => sum + c.samplePaintUl + c.sampleMediumUl, 0)
   if (booked.length)
@@ -83,7 +81,7 @@ export function BatchBooking({
             restHours,
             untrackedForRest: untracked,
           }),
-        () => router.refresh(),
+        undefined,
         'On the rack',
       )
     })

@@ -3,6 +3,7 @@
 import { useCallback, useRef, useState } from 'react'
 import type { Answer, Refusal } from '@/core/answer'
 import type { BatchState } from '@/db/formulas/batchSchema'
+import { useRefresh } from '@/ui/hooks/useRefresh'
 
 /** How a batch is sent: as it stands, with the revision it stands on. */
 export type SendBatch = (
@@ -21,6 +22,7 @@ export function useKept(start: BatchState, revision: number, send: SendBatch) {
   const [state, setState] = useState(start)
   const [pending, setPending] = useState(false)
   const [refusal, setRefusal] = useState<Refusal>()
+  const refresh = useRefresh()
   const here = useRef({ state: start, revision, finished: false, wanted: false, busy: false })
   const drain = useCallback(async () => {
     const mine = here.current
@@ -40,7 +42,8 @@ export function useKept(start: BatchState, revision: number, send: SendBatch) {
     }
     mine.busy = false
     setPending(false)
-  }, [send])
+    refresh()
+  }, [send, refresh])
   const keep = (change: (now: BatchState) => BatchState, finished = false) => {
     const mine = here.current
     mine.state = change(mine.state)

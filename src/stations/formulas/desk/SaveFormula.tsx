@@ -91,7 +91,7 @@ export function SaveFormula({
             onClick={() =>
               away.send(
                 () => archiveFormulaAction({ id: kept.id, archived: !kept.archived }),
-                () => (kept.archived ? router.refresh() : router.push('/formulas')),
+                () => void (kept.archived || router.push('/formulas')),
               )
             }
           >

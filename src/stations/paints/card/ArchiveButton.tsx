@@ -1,21 +1,19 @@
 'use client'
 
 import { Button } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useSend } from '@/ui/hooks/useSend'
 import { archiveMaterialAction } from '../actions'
 
 /** Puts a material away, or takes it out again. */
 export function ArchiveButton({ id, archived }: { id: string; archived: boolean }) {
   const { send, pending } = useSend<null>()
-  const router = useRouter()
   return (
     <Button
       loading={pending}
       onClick={() =>
         send(
           () => archiveMaterialAction({ id, archived: !archived }),
-          () => router.refresh(),
+          undefined,
           archived ? 'Back in the drawer' : 'Put away',
         )
       }

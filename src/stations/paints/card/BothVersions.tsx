@@ -49,7 +49,7 @@ export function BothVersions({
       </table>
       <div className="tools after">
         <Button onClick={() => onKeep(theirs.revision)}>Keep mine</Button>
-        <Button onClick={() => (router.push(`/paints/${id}`), router.refresh())}>Take theirs</Button>
+        <Button onClick={() => router.push(`/paints/${id}`)}>Take theirs</Button>
       </div>
     </div>
   )

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button } from 'antd'
-import { useRouter } from 'next/navigation'
 import { dayAndTime } from '@/ui/tables/dates'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
@@ -12,7 +11,6 @@ import type { Change } from '@/db/materials/read'
 /** Who changed what of a material, and when; each change can be made undone. */
 export function History({ materialId, changes, zone }: { materialId: string; changes: Change[]; zone: string }) {
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   return (
     <section className="panel" aria-label="History">
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
@@ -43,11 +41,7 @@ export function History({ materialId, changes, zone }: { materialId: string; cha
                     <Button
                       loading={pending}
                       onClick={() =>
-                        send(
-                          () => undoChangeAction({ materialId, changeId: c.id }),
-                          () => router.refresh(),
-                          'Put back as it was',
-                        )
+                        send(() => undoChangeAction({ materialId, changeId: c.id }), undefined, 'Put back as it was')
                       }
                     >
                       Undo

@@ -66,7 +66,6 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
       () => saveMaterialAction({ id, revision, material: input }),
       () => {
         router.push(material ? `/paints/${id}` : kind === 'paint' ? '/paints' : '/paints/mediums')
-        router.refresh()
       },
       material ? 'Saved' : 'Added to the drawer',
     )

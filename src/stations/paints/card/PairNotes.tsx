@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
@@ -33,14 +32,12 @@ export function PairNotes({
   const [verdict, setVerdict] = useState<PairVerdict>('together')
   const [note, setNote] = useState('')
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const save = (input: { otherId: string | undefined; verdict: PairVerdict | null; note: string }) =>
     send(
       () => notePairAction({ paintId, ...input }),
       () => {
         setOtherId(undefined)
         setNote('')
-        router.refresh()
       },
       input.verdict ? 'Noted' : 'Taken back',
     )

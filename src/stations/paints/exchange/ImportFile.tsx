@@ -30,8 +30,8 @@ export function ImportFile() {
   const [update, setUpdate] = useState(true)
   const [running, setRunning] = useState<Run>()
   const [result, setResult] = useState<Imported>()
-  const open = useSend<Opened>()
-  const preview = useSend<Preview>()
+  const open = useSend<Opened>({ quiet: true })
+  const preview = useSend<Preview>({ quiet: true })
   const router = useRouter()
   const counts = seen?.counts ?? { new: 0, changed: 0, same: 0, bad: 0 }
   const good = counts.new + (update ? counts.changed : 0)
@@ -89,7 +89,6 @@ export function ImportFile() {
         if ('done' in line) setRunning(line)
         else if ('imported' in line) {
           setResult(line.imported)
-          router.refresh()
         } else setProblem(line.message)
       })
     } catch {
@@ -232,7 +231,7 @@ function MappingTable({
 
 /** The bad rows as a list to mend: as they came, with why beside them. */
 function FixedUp({ list }: { list: () => FormData }) {
-  const { send, pending, refusal } = useSend<string>()
+  const { send, pending, refusal } = useSend<string>({ quiet: true })
   const download = (csv: string) => {
     const url = URL.createObjectURL(new Blob([`\uFEFF${csv}`], { type: 'text/csv' }))
     const link = document.createElement('a')

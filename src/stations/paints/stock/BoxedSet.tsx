@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
@@ -30,7 +29,6 @@ export function BoxedSet({
   const { unreadable, attempt } = useAttempt()
   const [ids, setIds] = useState(() => Array.from({ length: 100 }, () => [uuidv7(), uuidv7()] as const))
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const set = chosen.map((id) => paints.find((p) => p.id === id)!)
   const sizeOf = (p: PricedPaint) => (size.trim() ? parseVolumeUl(size, units) : p.sizeUl)
   /** List price of as much as the set holds; the volume where no price is known. */
@@ -76,7 +74,6 @@ export function BoxedSet({
         () => {
           setIds(Array.from({ length: 100 }, () => [uuidv7(), uuidv7()] as const))
           setChosen([])
-          router.refresh()
         },
         'The set is booked',
       )

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
@@ -42,7 +41,6 @@ export function BuyForm({
   const { unreadable, attempt } = useAttempt()
   const [ids, setIds] = useState(() => Array.from({ length: 200 }, () => [uuidv7(), uuidv7()] as const))
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
 
   const read = () => {
     const n = parseNumber(count)
@@ -76,7 +74,6 @@ export function BuyForm({
         (requestId) => buyContainersAction({ requestId, totalMinor, containers, note: '' }),
         () => {
           setIds(Array.from({ length: 200 }, () => [uuidv7(), uuidv7()] as const))
-          router.refresh()
         },
         'Booked',
       )

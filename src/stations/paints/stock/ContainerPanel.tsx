@@ -2,7 +2,6 @@
 
 import { useAttempt } from '@/ui/hooks/useAttempt'
 import { Button, Input } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
@@ -97,8 +96,7 @@ function ContainerButtons({
   const [tare, setTare] = useState('')
   const [residue, setResidue] = useState('0 ml')
   const { unreadable, attempt, clear } = useAttempt()
-  const router = useRouter()
-  const done = () => (clear(), router.refresh())
+  const done = () => clear()
   const weigh = (lost: 'used' | 'spilled') =>
     attempt(() => {
       const input = { vesselId: c.vesselId, grossMg: parseMassMg(gross, units), tareMg: parseMassMg(tare, units), lost }

@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { perMl } from '@/core/purchase/cost'
@@ -48,7 +47,6 @@ export function OfferPanel(props: Props) {
   const began = offers.filter((o) => o.terms.kind !== 'list').map((o) => new Date(`${o.startsOn}T00:00:00Z`))
   const rhythm = offerRhythm(began, at)
   const { send, refusal } = useSend<null>()
-  const router = useRouter()
   const stock =
     rhythm && props.usualUl
       ? stockUntil(rhythm.nextAt, at, props.usedUl, props.overDays, props.onHandUl, props.usualUl)
@@ -103,12 +101,7 @@ export function OfferPanel(props: Props) {
                 <td className="num">
                   <Button
                     aria-label={`Take the price of ${o.startsOn} back`}
-                    onClick={() =>
-                      send(
-                        () => dropOfferAction({ id: o.id }),
-                        () => router.refresh(),
-                      )
-                    }
+                    onClick={() => send(() => dropOfferAction({ id: o.id }))}
                   >
                     ×
                   </Button>
@@ -134,7 +127,6 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
   const [id, setId] = useState(() => uuidv7())
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const save = () => {
     attempt(() => {
       const offer = {
@@ -151,7 +143,6 @@ function OfferForm({ materialId, usualUl, now, units }: Props) {
         () => saveOfferAction(offer),
         () => {
           setId(uuidv7())
-          router.refresh()
         },
         'Kept',
       )

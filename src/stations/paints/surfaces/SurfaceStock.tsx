@@ -1,7 +1,6 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
@@ -93,11 +92,10 @@ function SurfaceCard({
   const [price, setPrice] = useState('')
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const move = (n: number, priceMinor: number | null, note: string) =>
     send(
       (requestId) => moveSurfacesAction({ requestId, surfaceId: s.id, count: n, priceMinor, note }),
-      () => (setCount(''), setPrice(''), router.refresh()),
+      () => (setCount(''), setPrice('')),
       'Booked',
     )
   const buy = () => {
@@ -146,13 +144,7 @@ function SurfaceCard({
           One used
         </Button>
         <Button
-          onClick={() =>
-            send(
-              () => putSurfaceAwayAction({ id: s.id }),
-              () => router.refresh(),
-              'Put away',
-            )
-          }
+          onClick={() => send(() => putSurfaceAwayAction({ id: s.id }), undefined, 'Put away')}
           aria-label={`Put ${s.name} away`}
         >
           ×
@@ -172,7 +164,6 @@ function NewSurface({ units }: { units: UnitSystem }) {
   const [id, setId] = useState(() => uuidv7())
   const { unreadable, attempt } = useAttempt()
   const { send, pending, refusal } = useSend<null>()
-  const router = useRouter()
   const add = () => {
     attempt(() => {
       const round = kind === 'round'
@@ -188,7 +179,7 @@ function NewSurface({ units }: { units: UnitSystem }) {
       }
       send(
         () => saveSurfaceAction(surface),
-        () => (setId(uuidv7()), setName(''), setSize(''), router.refresh()),
+        () => (setId(uuidv7()), setName(''), setSize('')),
         'On the shelf',
       )
     })

@@ -5,6 +5,7 @@ import { contentKey } from '@/core/vessel/content'
 import type { Weight } from '@/db/bottles/stocktake'
 import { FakeEventSource } from '../../../../tests/support/eventSource'
 import { dropWeightAction, nameLossAction, stocktakeAction, takeWeightAction } from '../actions'
+import { RefreshHere } from '@/ui/hooks/useRefresh'
 import type { ToWeigh } from './queries'
 import { Stocktake } from './Stocktake'
 
@@ -61,7 +62,7 @@ function show(first: Weight[] = [], bottles = [Teal, Navy, Cream]) {
       <Stocktake bottles={list} first={first} units="metric" zone="UTC" today="27 Nov 2026" />
     </App>
   )
-  const { rerender } = render(page(bottles))
+  const { rerender } = render(page(bottles), { wrapper: RefreshHere })
   return { books: (list: ToWeigh[]) => rerender(page(list)) }
 }
 const now = () => screen.getByTestId('to-weigh').textContent

@@ -48,7 +48,7 @@ export function Stocktake({
   const [code, setCode] = useState('')
   const [trouble, setTrouble] = useState<string>()
   const scale = useScale()
-  const { send: keep, pending: keeping, refusal: notKept } = useSend<Weight | void>()
+  const { send: keep, pending: keeping, refusal: notKept } = useSend<Weight | void>({ quiet: true })
   const { send: bookAll, pending: booking, refusal: notBooked } = useSend<null>()
   const byId = useMemo(() => new Map(bottles.map((b) => [b.id, b])), [bottles])
   const taken = useMemo(() => new Set(weights.map((w) => w.vesselId)), [weights])

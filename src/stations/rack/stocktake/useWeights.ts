@@ -1,15 +1,15 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Loss } from '@/core/vessel/weighIn'
 import type { Weight } from '@/db/bottles/stocktake'
 import { useLive } from '@/ui/hooks/useLive'
+import { useRefresh } from '@/ui/hooks/useRefresh'
 
 /** The weights of a stocktake under way, as every device of the studio takes them. */
 export function useWeights(first: readonly Weight[]) {
   const [weights, setWeights] = useState(first)
-  const router = useRouter()
+  const refresh = useRefresh()
   const without = (list: readonly Weight[], vesselId: string) => list.filter((w) => w.vesselId !== vesselId)
   useLive(
     (topic) => topic === 'rack' || topic === 'stocktake',
@@ -20,7 +20,7 @@ export function useWeights(first: readonly Weight[]) {
         // The next change brings it.
         .catch(() => undefined)
       // What the books say has changed too: amounts, or the bottles themselves.
-      if (heard.size === 0 || heard.has('rack')) router.refresh()
+      if (heard.size === 0 || heard.has('rack')) refresh()
     },
   )
   return {

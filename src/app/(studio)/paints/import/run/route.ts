@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache'
 import { withStudio } from '@/db/base/withStudio'
 import { knownMaterials, writeImport } from '@/exchange/import'
 import { headOf, heldOf } from '@/exchange/inThread'
@@ -16,6 +15,5 @@ export const POST = (request: Request) =>
     const imported = await withStudio(who, (tx) =>
       writeImport(tx, held, known, kept, update, (done, of) => tell({ done, of })),
     )
-    revalidatePath('/paints', 'layout')
     return imported
   })

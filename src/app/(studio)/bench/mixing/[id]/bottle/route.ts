@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache'
 import { bookMixingSchema, mixingSchema } from '@/db/mixings/schema'
 import { bookMixing } from '@/db/mixings/write'
 import { perform } from '@/server/perform'
@@ -10,6 +9,5 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const said = await perform(mixingSchema.concat(bookMixingSchema), sent, async (tx, { id, ...details }) => ({
     id: await bookMixing(tx, id, details),
   }))
-  if (said.ok) revalidatePath('/', 'layout')
   return answered(said)
 }

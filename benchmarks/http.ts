@@ -1,0 +1,72 @@
+import { readFileSync } from 'node:fs'
+import { sealData } from 'iron-session'
+import type { Answer } from '@/core/answer'
+
+/** A Cookie header that bears a session, sealed as the app seals it. */
+export const cookieOf = async (token: string): Promise<string> =>
+  `fika=${await sealData({ token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
+
+/** Names of the app's actions to the ids the build gave them. */
+function actionIds(): ReadonlyMap<string, string> {
+  const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName?: string }>
+  }
+  return new Map(Object.entries(manifest.node).map(([id, { exportedName }]) => [exportedName ?? '', id]))
+}
+let ids: ReadonlyMap<string, string> | undefined
+
+/** What an action was answered: its value or refusal, and how large the answer was. */
+export interface Answered<T> {
+  readonly answer: Answer<T>
+  readonly bytes: number
+}
+
+/**
+ * Calls one of the app's actions the way a page does.
+ * @param path a page that has the action
+ * @throws Error where the app does not answer, or not as an action does
+ */
+export async function act<T>(
+  url: string,
+  cookie: string,
+  path: string,
+  name: string,
+  input: unknown,
+): Promise<Answered<T>> {
+  const id = (ids ??= actionIds()).get(name)
+  if (!id) throw new Error(`the build has no action ${name}`)
+  const response = await fetch(`${url}${path}`, {
+    method: 'POST',
+    headers: {
+      cookie,
+      origin: url,
+      'next-action': id,
+      accept: 'text/x-component',
+      'content-type': 'text/plain;charset=UTF-8',
+    },
+    body: JSON.stringify([input]),
+  })
+  const text = await response.text()
+  const line = text.split('\n').find((l) => /^\w+:\{"ok":/.test(l))
+  if (!line) throw new Error(`${name} was answered ${response.status} ${text.slice(0, 200)}`)
+  return { answer: JSON.parse(line.slice(line.indexOf(':') + 1)) as Answer<T>, bytes: text.length }
+}
+
+/**
+ * Opens one event stream; resolves when the server has greeted, and calls `told` for each piece of news.
+ * @throws Error where it is not opened
+ */
+export async function listen(address: string, cookie: string, signal: AbortSignal, told: () => void): Promise<void> {
+  const response = await fetch(address, { headers: { cookie }, signal })
+  if (response.status !== 200) throw new Error('the news did not come')
+  const reader = response.body!.getReader()
+  const decoder = new TextDecoder()
+  await reader.read()
+  void (async () => {
+    for (;;) {
+      const { done, value } = await reader.read()
+      if (done) return
+      if (decoder.decode(value).includes('"rack"')) told()
+    }
+  })().catch(() => undefined)
+}
