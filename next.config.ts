@@ -2,6 +2,8 @@ import type { NextConfig } from 'next'
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // Answers hold what is secret beside what was asked: packed together, their length would tell. A proxy packs the files.
+  compress: false,
   // No Link header: the one it would send asks a browser to connect where it is connected already.
   reactMaxHeadersLength: 0,
   // Large packages that only the server uses are loaded from where they are installed: bundling them takes half of a build.

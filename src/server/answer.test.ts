@@ -3,7 +3,7 @@ import { Conflict, Invalid } from '@/core/errors'
 import { idSchema } from '@/db/base/idSchema'
 import { answer, checked } from './answer'
 
-jest.mock('@/session/cookie', () => ({ sessionCookie: async () => ({}) }))
+jest.mock('@/session/cookie', () => ({ tokenHere: async () => undefined }))
 
 const schema = object({
   name: string().trim().required('Type a name.'),

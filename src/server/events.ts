@@ -1,6 +1,6 @@
 import { onChange } from '@/db/base/announce'
 import { findSession, type Session } from '@/db/people/sessions'
-import { sessionCookie } from '@/session/cookie'
+import { tokenHere } from '@/session/cookie'
 import { holdLine } from './lines'
 
 /** How often an idle line is given a sign of life, so that nothing between cuts it, ms. */
@@ -22,7 +22,7 @@ function frameOf(data: object): Uint8Array {
 
 /** The rest of the line's life: its session, whose end ends it, and the place it takes. */
 async function tiedTo(who: Session, end: () => void): Promise<{ release: () => void; stands: () => Promise<boolean> }> {
-  const { token } = await sessionCookie()
+  const token = await tokenHere()
   const out = holdLine(who.sessionId, end)
   const deaf = onChange(who.studioId, (topics) => {
     if (topics.includes(`session ${who.sessionId}`)) end()

@@ -3,11 +3,11 @@ import { cache } from 'react'
 import { FikaError } from '@/core/errors'
 import { findSession, type Session } from '@/db/people/sessions'
 import { withStudio, type Tx } from '@/db/base/withStudio'
-import { sessionCookie } from './cookie'
+import { tokenHere } from './cookie'
 
 /** Who is signed in, looked up once a request; undefined when nobody is. */
 export const session = cache(async (): Promise<Session | undefined> => {
-  const { token } = await sessionCookie()
+  const token = await tokenHere()
   return token ? findSession(token) : undefined
 })
 

@@ -22,7 +22,7 @@ import { makeStudio } from '../support/studio'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
 const holder: { token?: string } = {}
-jest.mock('@/session/cookie', () => ({ sessionCookie: async () => holder }))
+jest.mock('@/session/cookie', () => ({ tokenHere: async () => holder.token }))
 jest.mock('next/headers', () => ({ headers: async () => new Headers({ 'x-fika-origin': 'http://127.0.0.1:4310' }) }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/navigation', () => ({

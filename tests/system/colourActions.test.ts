@@ -23,7 +23,7 @@ import { random } from '../support/random'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
 const holder: { token?: string } = {}
-jest.mock('@/session/cookie', () => ({ sessionCookie: async () => holder }))
+jest.mock('@/session/cookie', () => ({ tokenHere: async () => holder.token }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work: unknown) => work }))
 

@@ -14,7 +14,7 @@ import { NextRequest } from 'next/server'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
 const holder: { token?: string } = {}
-jest.mock('@/session/cookie', () => ({ sessionCookie: async () => holder }))
+jest.mock('@/session/cookie', () => ({ tokenHere: async () => holder.token }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('next/navigation', () => ({
   redirect: (to: string) => {

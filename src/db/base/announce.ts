@@ -7,8 +7,9 @@ import { poolInUse } from './pool'
  */
 export type Topic = 'rack' | 'stocktake' | `mixing ${string}` | `session ${string}`
 
-/** Changes within this time go out as one notice, ms. */
+/** Changes within this time go out as one notice, ms; and notices are at least so far apart, however much happens. */
 const GATHER_MS = 30
+const APART_MS = 200
 const CHANNEL = 'fika_change'
 /** A notice holds 8,000 bytes; topics beyond this many are not named one by one. */
 const MOST_TOPICS = 40
@@ -16,6 +17,7 @@ const MOST_TOPICS = 40
 const shared = globalThis as {
   fikaWaiting?: Map<string, Set<Topic>>
   fikaTimer?: ReturnType<typeof setTimeout> | undefined
+  fikaSaidAt?: number
   fikaHub?: Hub
 }
 
@@ -29,11 +31,13 @@ export function announce(studioId: string, topics: Iterable<Topic>): void {
   const said = waiting.get(studioId) ?? new Set<Topic>()
   for (const t of topics) said.add(t)
   waiting.set(studioId, said)
-  shared.fikaTimer ??= setTimeout(flush, GATHER_MS).unref()
+  const next = Math.max(GATHER_MS, (shared.fikaSaidAt ?? 0) + APART_MS - Date.now())
+  shared.fikaTimer ??= setTimeout(flush, next).unref()
 }
 
 function flush(): void {
   shared.fikaTimer = undefined
+  shared.fikaSaidAt = Date.now()
   const waiting = shared.fikaWaiting ?? new Map<string, Set<Topic>>()
   shared.fikaWaiting = new Map()
   const payloads = [...waiting].map(([studio, topics]) =>
