@@ -5,9 +5,9 @@ export const placeOf = async (): Promise<string> => (await headers()).get('x-fik
 
 /** What a request comes from, in a word: of a browser's name for itself nothing else is kept. */
 export async function deviceWord(): Promise<string> {
-  const said = (await headers()).get('user-agent') ?? ''
-  if (/iPad|Tablet|Android(?!.*Mobile)/i.test(said)) return 'a tablet'
-  return /Mobi|iPhone/i.test(said) ? 'a phone' : 'a computer'
+  const said = await headers()
+  const isHandheld = said.get('sec-ch-ua-mobile') === '?1' || /Mobi/.test(said.get('user-agent') ?? '')
+  return isHandheld ? 'a phone' : 'a computer or tablet'
 }
 
 /**

@@ -31,3 +31,29 @@ export const ourMark = async (): Promise<{ pid: number; born: string }> => ({
   pid: process.pid,
   born: (await node(`import { bornAt } from './bin/lib/lock.mjs'; console.log(bornAt(${process.pid}))`)).trim(),
 })
+
+/** What happens to an app that ends by itself twice and is then told to end; its start is stood in for. */
+export async function eventsOfKeeping(): Promise<string[]> {
+  const out = await node(`
+    import { keepRunning } from './bin/lib/app.mjs'
+    let n = 0
+    const start = async (port) => {
+      n += 1
+      let end
+      const ended = new Promise((resolve) => (end = resolve))
+      if (n < 3) setTimeout(() => end(1), 20)
+      return { port, url: 'u' + n, ended, child: { kill: (signal) => (console.log('>' + signal), end(0)) } }
+    }
+    const app = await keepRunning(start, 1, ({ url }) => {
+      console.log('>started ' + url)
+      if (url === 'u3') setTimeout(() => app.end(), 50)
+    })
+    await app.ended
+    console.log('>over')
+    process.exit(0)
+  `)
+  return out
+    .split('\n')
+    .filter((l) => l.startsWith('>'))
+    .map((l) => l.slice(1))
+}

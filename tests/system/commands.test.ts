@@ -1,10 +1,10 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pg from 'pg'
-import { freePortFrom, ourMark, startCluster, stopCluster } from '../support/cluster'
+import { eventsOfKeeping, freePortFrom, ourMark, startCluster, stopCluster } from '../support/cluster'
 
 /** Runs one of the project's commands with a data folder of its own. */
 function command(file: string, args: string[], home: string): Promise<{ code: number; said: string }> {
@@ -99,7 +99,7 @@ describe('the start command', () => {
     const reset = await command('demo.mjs', ['--data-only', '--reset'], home)
     expect(reset.code).toBe(0)
     expect(readdirSync(home).some((f) => f.startsWith('cluster-before-'))).toBe(true)
-  }, 120_000)
+  }, 300_000)
 
   it('says who is in the way: another start, or a folder that cannot be written', async () => {
     const home = newHome()
@@ -119,7 +119,66 @@ describe('the start command', () => {
     expect(blocked.code).toBe(1)
     expect(blocked.said).toMatch(/Fika cannot write to .*Set FIKA_HOME to a folder of yours/)
     expect(blocked.said).not.toMatch(/ at .*\.mjs:/)
-  }, 60_000)
+  }, 120_000)
+
+  it('says what is broken in a data folder, or mends it, and shows neither a stack nor a password', async () => {
+    const home = newHome()
+    const start = () => command('demo.mjs', ['--data-only', '--no-demo'], home)
+    const clear = (said: string) => {
+      expect(said).not.toMatch(/\n\s+at /)
+      expect(said).not.toMatch(/[0-9a-f]{48}/)
+    }
+    expect((await start()).code).toBe(0)
+    const mode = (file: string) => statSync(join(home, file)).mode & 0o777
+    // The server's own user passes through where we are root; nobody else does, and no file is anybody else's.
+    expect([0o700, 0o710]).toContain(mode('.'))
+    expect([mode('secrets.json'), mode('cluster')]).toEqual([0o600, 0o700])
+
+    // A number that went to another program since, in both marks.
+    writeFileSync(join(home, 'running.json'), JSON.stringify({ pid: 1 }))
+    const pidFile = join(home, 'cluster/postmaster.pid')
+    writeFileSync(pidFile, `${process.pid}\n${join(home, 'cluster')}\n1\n1\n\n\n`)
+    expect((await start()).code).toBe(0)
+
+    for (const damage of ['', '{"admin": "short"}', undefined]) {
+      if (damage === undefined) rmSync(join(home, 'secrets.json'))
+      else writeFileSync(join(home, 'secrets.json'), damage)
+      const healed = await start()
+      expect(healed.said).toMatch('were lost, and new ones were made. Everybody has to sign in again.')
+      expect(healed.code).toBe(0)
+      clear(healed.said)
+    }
+    expect(await ask<{ n: number }>(home, 'select count(*)::int as n from schema_migration')).toEqual([
+      { n: readdirSync('migrations').length },
+    ])
+
+    const version = readFileSync(join(home, 'cluster/PG_VERSION'), 'utf8')
+    writeFileSync(join(home, 'cluster/PG_VERSION'), '9\n')
+    const older = await start()
+    expect(older).toMatchObject({
+      code: 1,
+      said: expect.stringMatching(/made by PostgreSQL 9.*apt-get install postgresql-9/),
+    })
+    clear(older.said)
+    rmSync(join(home, 'cluster/PG_VERSION'))
+    const gone = await start()
+    expect(gone).toMatchObject({ code: 1, said: expect.stringMatching(/lacks PG_VERSION. Move that folder away/) })
+    clear(gone.said)
+    writeFileSync(join(home, 'cluster/PG_VERSION'), version)
+
+    const file = join(home, 'kept.dump')
+    expect((await command('backup.mjs', [file], home)).code).toBe(0)
+    expect(mode('kept.dump')).toBe(0o600)
+    // One that cannot be made leaves nothing behind, not under another name either.
+    const nowhere = await command('backup.mjs', [join(home, 'no folder', 'x.dump')], home)
+    expect(nowhere).toMatchObject({ code: 1, said: expect.stringContaining('nothing is left of it') })
+    clear(nowhere.said)
+    expect(readdirSync(home).filter((f) => f.endsWith('.partial'))).toEqual([])
+  }, 300_000)
+
+  it('starts the app again when it ends by itself, with a growing pause, and not when it was told to', async () => {
+    expect(await eventsOfKeeping()).toEqual(['started u1', 'started u2', 'started u3', 'SIGTERM', 'over'])
+  }, 30_000)
 
   it('takes the next port when the wanted one is taken', async () => {
     const taken = createServer()

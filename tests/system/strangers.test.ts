@@ -1,8 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { v7 as uuidv7 } from 'uuid'
 import { endPool } from '@/db/base/pool'
+import { PHOTO } from '@/db/pieces/schema'
 import { withStudio } from '@/db/base/withStudio'
 import { endSession, type Signed } from '@/db/people/sessions'
+import { addPhotoAction, removePhotoAction } from '@/stations/wall/actions'
 import { admin, calls, everything, newStudio, oneOfEverything, type Things } from '../support/everyAction'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
@@ -94,6 +97,24 @@ describe('every action', () => {
     expect(theirs.movement).toMatch(/^0 /)
     expect(theirs.vessel_content).toMatch(/^0 /)
     jest.restoreAllMocks()
+  })
+
+  it('takes no more photos of a piece than it keeps, says so, and takes one again when one is gone', async () => {
+    as(owner)
+    const add = (id: string) => {
+      const form = new FormData()
+      for (const [name, v] of Object.entries({ ...things.photo, id })) form.set(name, v)
+      return addPhotoAction(form)
+    }
+    const ids = Array.from({ length: PHOTO.ofPiece - 1 }, () => uuidv7())
+    for (const id of ids) expect(await add(id)).toMatchObject({ ok: true })
+    const full = await add(uuidv7())
+    expect(full).toMatchObject({ ok: false, code: 'TooLarge', message: expect.stringContaining('Take one away first') })
+    // Sent again, it is the one that is there.
+    expect(await add(ids[0]!)).toMatchObject({ ok: true })
+    for (const id of ids) expect(await removePhotoAction({ id })).toMatchObject({ ok: true })
+    expect(await add(ids[0]!)).toMatchObject({ ok: true })
+    await removePhotoAction({ id: ids[0] })
   })
 
   it('does nothing for somebody who is signed out, or whose session was revoked', async () => {

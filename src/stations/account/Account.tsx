@@ -46,7 +46,11 @@ function SignedIn({ here, zone, sessions }: { here: string; zone: string; sessio
         {sessions.map((s) => (
           <li key={s.id} data-here={s.id === here || undefined}>
             <span>
-              <b>{s.id === here ? `This device, ${s.device || 'a computer'}` : capital(s.device || 'a computer')}</b>
+              <b>
+                {s.id === here
+                  ? `This device, ${s.device || 'a computer or tablet'}`
+                  : capital(s.device || 'a computer or tablet')}
+              </b>
               <small>
                 last used {dayAndTime(s.lastUsedAt, zone)} · since {dayAndTime(s.openedAt, zone)}
               </small>

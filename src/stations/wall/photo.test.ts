@@ -35,4 +35,11 @@ describe('taking a photo in', () => {
     await expect(takePhoto(whole.subarray(0, whole.length / 2))).rejects.toThrow('is not a JPEG')
     await expect(takePhoto(new Uint8Array(20_000_001))).rejects.toThrow('larger than 20 MB')
   })
+  it('is refused by its pixels before one is decoded, however small the file', async () => {
+    const wide = await sharp({ create: { width: 8000, height: 5200, channels: 3, background: '#123' } })
+      .jpeg({ quality: 20 })
+      .toBuffer()
+    expect(wide.length).toBeLessThan(2_000_000)
+    await expect(takePhoto(wide)).rejects.toThrow('more than 40 megapixels')
+  })
 })
