@@ -51,6 +51,7 @@ const VIEWS: [string, string, RegExp?, string?][] = [
   ['wall', '/wall'],
   ['one piece', '/wall', /Night Ferries 2/],
   ['notebook', '/notebook'],
+  ['your account', '/account'],
 ]
 
 // Two halves, so that both workers share the longest test there is.

@@ -28,7 +28,9 @@ export function Account({
 }) {
   return (
     <>
-      <h1>{name}</h1>
+      <div className="head">
+        <h1>{name}</h1>
+      </div>
       <div className={styles.account}>
         <SignedIn here={here} zone={zone} sessions={sessions} />
         <Password />
