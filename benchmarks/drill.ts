@@ -71,7 +71,7 @@ const admin = () =>
     connectionTimeoutMillis: 3000,
   })
 
-const killed = { app: 0, backend: 0, postmaster: 0, launcher: 0 }
+const killed = { app: 0, backend: 0, postmaster: 0, launcher: 0, 'half a start': 0 }
 const hard = (pid: number | undefined) => {
   try {
     if (pid) process.kill(pid, 'SIGKILL')
@@ -101,6 +101,20 @@ const KILLS: Record<keyof typeof killed, () => Promise<void>> = {
     const gone = new Promise((resolve) => launcher!.once('exit', resolve))
     hard(launcher!.pid)
     await gone
+    await start()
+  },
+  'half a start': async () => {
+    const gone = new Promise((resolve) => launcher!.once('exit', resolve))
+    hard(launcher!.pid)
+    await gone
+    const half = spawn(process.execPath, ['bin/demo.mjs', '--no-demo', '--port', '4910'], {
+      env: process.env,
+      stdio: 'ignore',
+    })
+    const over = new Promise((resolve) => half.once('exit', resolve))
+    await pause(2_500 * next())
+    hard(half.pid)
+    await over
     await start()
   },
 }

@@ -12,6 +12,10 @@ const { runFront } = await tsImport('../src/front/run.ts', import.meta.url)
 await app.prepare()
 const front = await runFront(app.getRequestHandler(), at)
 
+// One request that goes wrong in an unforeseen way is no reason to leave all the others.
+for (const trouble of ['uncaughtException', 'unhandledRejection'])
+  process.on(trouble, (error) => console.error(trouble, error))
+
 let stopping = false
 const stop = () => {
   if (stopping) return

@@ -128,6 +128,32 @@ describe('who asks', () => {
     await ask({ headers: { ...through, 'x-forwarded-for': `nonsense ${'9'.repeat(6000)}` } })
     expect(seen[1]!.headers['x-fika-from']).toBe('127.0.0.1')
   })
+  it('of an address that is none is told so, and the server goes on', async () => {
+    await front()
+    const raw = (line: string) =>
+      new Promise<string>((resolve, reject) => {
+        const socket = connect(port, '127.0.0.1', () =>
+          socket.write(`GET ${line} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nConnection: close\r\n\r\n`),
+        )
+        let text = ''
+        socket.on('data', (d) => (text += d.toString()))
+        socket.on('close', () => resolve(text))
+        socket.on('error', reject)
+      })
+    for (const line of [
+      '//',
+      '//evil.example/rack',
+      'http://[',
+      'http://',
+      '/\\\\',
+      '/%',
+      '/..%2f..%2fetc/passwd',
+      '*',
+      '/?\u0001',
+    ])
+      expect(await raw(line)).toMatch(/^HTTP\/1\.1 (400|200) /)
+    expect((await ask({})).status).toBe(200)
+  })
   it('is read from a configuration that is checked', () => {
     for (const FIKA_ORIGIN of [
       'fika.example',

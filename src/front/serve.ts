@@ -66,7 +66,11 @@ export function frontOf(
     // The app reads from here which nonce its scripts bear.
     headers['content-security-policy'] = safe['Content-Security-Policy']
 
-    const limit = bodyLimit(new URL(request.url ?? '/', asker.origin).pathname)
+    const path = request.url ?? '/'
+    // `//` and the like are addresses of nothing, and would be none for whatever reads them next.
+    if (!URL.canParse(path, asker.origin) || path.startsWith('//'))
+      return turnAway(request, response, 400, 'That is no address of Fika’s. Go back and choose again.')
+    const limit = bodyLimit(new URL(path, asker.origin).pathname)
     const declared = declaredBytes(request)
     const tooLarge = () => turnAway(request, response, 413, limit.message)
     if (declared !== undefined && declared > limit.bytes) return tooLarge()

@@ -5,6 +5,7 @@ import type { Answer } from '@/core/answer'
 import { shortCode } from '@/core/vessel/shortCode'
 import { findSession, openSession, type Signed } from '@/db/people/sessions'
 import { signUp } from './accounts'
+import { sentForm, typedPaint } from './typed'
 import { undoAction } from '@/server/undoAction'
 import { bookMixAction } from '@/stations/bench/actions'
 import * as consistency from '@/stations/bench/consistency/actions'
@@ -31,20 +32,6 @@ function value<T>(answer: Answer<T>): T {
   return answer.value
 }
 
-const paint = (name: string) => ({
-  kind: 'paint',
-  maker: 'Torvald Works',
-  name,
-  body: 'soft',
-  opacity: 'opaque',
-  sheen: 'satin',
-  pigments: ['PB29'],
-  swatchHex: '#1d4e9e',
-  densityGPerMl: 1.2,
-  solids: 0.38,
-  containerUl: 60_000,
-  priceMinor: 990,
-})
 const id = () => uuidv7()
 const share = (materialId: string) => ({ materialId, parts: 1 })
 const recipeBody = (paintId: string) => ({
@@ -56,18 +43,15 @@ const recipeBody = (paintId: string) => ({
   technique: 'straight',
 })
 const list = () => new File(['name,body\nQuay Red,soft\n'], 'list.csv')
-const form = (fields: Record<string, string | File>) => {
-  const made = new FormData()
-  for (const [name, v] of Object.entries(fields)) made.set(name, v)
-  return made
-}
 
 /** One of everything, made through the actions by whoever is signed in. */
 export async function oneOfEverything({ studioId, accountId }: Signed) {
   const [paintId, other, water] = [id(), id(), id()]
-  value(await paints.saveMaterialAction({ id: paintId, revision: 0, material: paint('Loch Blue') }))
-  value(await paints.saveMaterialAction({ id: paintId, revision: 1, material: { ...paint('Loch Blue'), notes: 'a' } }))
-  value(await paints.saveMaterialAction({ id: other, revision: 0, material: paint('Weir Green') }))
+  value(await paints.saveMaterialAction({ id: paintId, revision: 0, material: typedPaint('Loch Blue') }))
+  value(
+    await paints.saveMaterialAction({ id: paintId, revision: 1, material: { ...typedPaint('Loch Blue'), notes: 'a' } }),
+  )
+  value(await paints.saveMaterialAction({ id: other, revision: 0, material: typedPaint('Weir Green') }))
   const thinner = { kind: 'water', name: 'Well water', densityGPerMl: 1, solids: 0, thinner: 'purified' }
   value(await paints.saveMaterialAction({ id: water, revision: 0, material: thinner }))
   const mix = (vesselId: string, label: string, ul = 100_000) => ({
@@ -160,7 +144,7 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     .png()
     .toBuffer()
   const photo = { id: id(), pieceId: piece.pieceId, state: 'wet', photo: new File([new Uint8Array(picture)], 'a.png') }
-  value(await wall.addPhotoAction(form(photo)))
+  value(await wall.addPhotoAction(sentForm(photo)))
   const rows = await admin.query<{ what: string; id: string }>(
     `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
      union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
@@ -210,7 +194,7 @@ export const calls = (t: Things): readonly Call[] => {
   // prettier-ignore
   return [
     ['archiveMaterialAction', 'NotFound', () => paints.archiveMaterialAction({ id: paintId, archived: true })],
-    ['saveMaterialAction', 'NotFound', () => paints.saveMaterialAction({ id: paintId, revision: 2, material: paint('My own') })],
+    ['saveMaterialAction', 'NotFound', () => paints.saveMaterialAction({ id: paintId, revision: 2, material: typedPaint('My own') })],
     ['currentMaterialAction', 'NotFound', () => paints.currentMaterialAction({ id: paintId })],
     ['undoChangeAction', 'NotFound', () => paints.undoChangeAction({ materialId: paintId, changeId: t.found.change })],
     ['notePairAction', 'NotFound', () => paints.notePairAction({ paintId, otherId: t.other, verdict: 'never' })],
@@ -223,9 +207,9 @@ export const calls = (t: Things): readonly Call[] => {
     ['dropOfferAction', 'NotFound', () => stock.dropOfferAction({ id: t.offer.id })],
     ['moveSurfacesAction', 'NotFound', () => surfaces.moveSurfacesAction({ ...r, surfaceId: t.canvas.id, count: -1 })],
     ['putSurfaceAwayAction', 'NotFound', () => surfaces.putSurfaceAwayAction({ id: t.canvas.id })],
-    ['openFileAction', 'nothing', () => openFileAction(form({ file: list() }))],
-    ['previewAction', 'nothing', () => previewAction(form({ file: list(), mapping: '{"name":"name"}' }))],
-    ['mendAction', 'nothing', () => mendAction(form({ file: list(), mapping: '{"name":"name"}' }))],
+    ['openFileAction', 'nothing', () => openFileAction(sentForm({ file: list() }))],
+    ['previewAction', 'nothing', () => previewAction(sentForm({ file: list(), mapping: '{"name":"name"}' }))],
+    ['mendAction', 'nothing', () => mendAction(sentForm({ file: list(), mapping: '{"name":"name"}' }))],
     ['bookMixAction', 'NotFound', () => bookMixAction(t.mix(id(), 'Mine', 20_000))],
     ['bookMixAction', 'NotFound', () => bookMixAction({ ...t.mix(bottle, '', 20_000), into: 'top-up' })],
     ['takeOutAction', 'NotFound', () => rack.takeOutAction({ ...r, vesselId: bottle, ul: 1_000 })],
@@ -266,7 +250,7 @@ export const calls = (t: Things): readonly Call[] => {
     ['dropPlanAction', 'NotFound', () => dropPlanAction({ id: t.open })],
     ['pourAction', 'NotFound', () => pourAction(t.pour(t.open))],
     ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
-    ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(form({ ...t.photo, id: id() }))],
+    ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(sentForm({ ...t.photo, id: id() }))],
     ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
     ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
     ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],

@@ -2,6 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
 import type { Signed } from '@/db/people/sessions'
 import { signUp } from '../support/accounts'
+import { sentForm, typedPaint } from '../support/typed'
 import { endPool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
 import { bookMixAction } from '@/stations/bench/actions'
@@ -33,24 +34,6 @@ const as = (who: Signed | undefined) => {
 const newStudio = (name: string) =>
   signUp({ name, email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: name })
 
-const paint = (name: string) => ({
-  kind: 'paint',
-  maker: 'Torvald Works',
-  line: '',
-  name,
-  body: 'soft',
-  opacity: 'opaque',
-  sheen: 'satin',
-  strength: 'normal',
-  pigments: ['PB29'],
-  swatchHex: '#1d4e9e',
-  densityGPerMl: 1.2,
-  solids: 0.38,
-  containerUl: 60_000,
-  priceMinor: 990,
-  notes: '',
-  flags: [],
-})
 const surface = { shape: 'rectangle', lengthMm: 100, widthMm: 100, diameterMm: 0, edgeMm: 0, count: 1 }
 const coverage = { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 }
 
@@ -62,7 +45,7 @@ function value<T>(answer: Answer<T>): T {
 /** Ids of one of everything, made through the actions by whoever is signed in. */
 async function oneOfEverything() {
   const paintId = uuidv7()
-  value(await saveMaterialAction({ id: paintId, revision: 0, material: paint('Loch Blue') }))
+  value(await saveMaterialAction({ id: paintId, revision: 0, material: typedPaint('Loch Blue') }))
   const bottleId = uuidv7()
   const mix = {
     requestId: uuidv7(),
@@ -101,7 +84,7 @@ async function oneOfEverything() {
   }
   value(await pourAction(pour))
   const other = uuidv7()
-  value(await saveMaterialAction({ id: other, revision: 0, material: paint('Weir Green') }))
+  value(await saveMaterialAction({ id: other, revision: 0, material: typedPaint('Weir Green') }))
   const container = { lotId: uuidv7(), vesselId: uuidv7() }
   const bought = { materialId: paintId, ...container, label: 'tube', sizeUl: 60_000, worth: 1 }
   value(await buyContainersAction({ requestId: uuidv7(), totalMinor: 900, containers: [bought] }))
@@ -142,12 +125,6 @@ describe('server actions', () => {
   it('answer what is wrong with the input in one sentence, and change nothing', async () => {
     as(owner)
     const { mix, bottleId, plan } = things
-    /** A form as a page sends it. */
-    const form = (fields: Record<string, string | File>) => {
-      const made = new FormData()
-      for (const [name, v] of Object.entries(fields)) made.set(name, v)
-      return made
-    }
     const id = () => uuidv7()
     const wrong: [Promise<Answer<unknown>>, string | RegExp][] = [
       [takeOutAction({ requestId: id(), vesselId: bottleId, ul: 0 }), 'Type how much was taken, more than nothing.'],
@@ -174,19 +151,22 @@ describe('server actions', () => {
       [savePlanAction(plan), 'This plan has been poured already. Make a new plan instead.'],
       [dropPlanAction({ id: plan.id }), /This plan has been poured/],
       [
-        saveMaterialAction({ id: id(), revision: 0, material: { ...paint('X'), densityGPerMl: 19.3 } }),
+        saveMaterialAction({ id: id(), revision: 0, material: { ...typedPaint('X'), densityGPerMl: 19.3 } }),
         /heavier than any paint/,
       ],
-      [saveMaterialAction({ id: id(), revision: 0, material: paint('loch blue') }), /is here already/],
+      [saveMaterialAction({ id: id(), revision: 0, material: typedPaint('loch blue') }), /is here already/],
       [
-        saveMaterialAction({ id: things.paintId, revision: 7, material: paint('Loch Blue') }),
+        saveMaterialAction({ id: things.paintId, revision: 7, material: typedPaint('Loch Blue') }),
         /Somebody else changed this/,
       ],
       [
         saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'EURO' }),
         /A currency has three letters/,
       ],
-      [previewAction(form({ file: new File(['a,b\n1,2\n'], 'x.csv'), mapping: '{}' })), /No column is the name yet/],
+      [
+        previewAction(sentForm({ file: new File(['a,b\n1,2\n'], 'x.csv'), mapping: '{}' })),
+        /No column is the name yet/,
+      ],
       [
         saveOfferAction({ ...things.offer, id: id(), terms: { kind: 'n-for-m', get: 2, pay: 3 } }),
         /fewer than it gets/,

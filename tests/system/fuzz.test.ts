@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { endPool } from '@/db/base/pool'
 import type { Signed } from '@/db/people/sessions'
 import { admin, calls, everything, newStudio, oneOfEverything, type Things } from '../support/everyAction'
+import { trial } from '../support/trial'
 import { random } from '../support/random'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
@@ -14,28 +15,9 @@ jest.mock('@/session/cookie', () => ({ tokenHere: async () => holder.token }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work: unknown) => work }))
 
-/** Whether what is done is taken back at its end: the whole transaction runs, and then it never was. */
-const trial = { on: false }
-jest.mock('@/db/base/withStudio', () => {
-  const real = jest.requireActual<typeof import('@/db/base/withStudio')>('@/db/base/withStudio')
-  class TakenBack extends Error {
-    constructor(readonly value: unknown) {
-      super('taken back')
-    }
-  }
-  const trying: typeof real.withStudio = async (who, work) => {
-    if (!trial.on) return real.withStudio(who, work)
-    try {
-      return await real.withStudio(who, async (tx) => {
-        throw new TakenBack(await work(tx))
-      })
-    } catch (error) {
-      if (error instanceof TakenBack) return error.value as never
-      throw error
-    }
-  }
-  return { ...real, withStudio: trying }
-})
+jest.mock('@/db/base/withStudio', () =>
+  jest.requireActual<typeof import('../support/trial')>('../support/trial').trialStudio(),
+)
 
 /** What is sent is bent on its way to the schema, by seeded chance; off while good things are made. */
 const bend: { by?: (input: unknown) => unknown } = {}

@@ -7,6 +7,8 @@ import { withStudio } from '@/db/base/withStudio'
 import { endSession, type Signed } from '@/db/people/sessions'
 import { addPhotoAction, removePhotoAction } from '@/stations/wall/actions'
 import { admin, calls, everything, newStudio, oneOfEverything, type Things } from '../support/everyAction'
+import { trial } from '../support/trial'
+import { sentForm } from '../support/typed'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
 const holder: { token?: string } = {}
@@ -14,28 +16,9 @@ jest.mock('@/session/cookie', () => ({ tokenHere: async () => holder.token }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work: unknown) => work }))
 
-/** Whether what is done is taken back at its end: the whole transaction runs, and then it never was. */
-const trial = { on: false }
-jest.mock('@/db/base/withStudio', () => {
-  const real = jest.requireActual<typeof import('@/db/base/withStudio')>('@/db/base/withStudio')
-  class TakenBack extends Error {
-    constructor(readonly value: unknown) {
-      super('taken back')
-    }
-  }
-  const trying: typeof real.withStudio = async (who, work) => {
-    if (!trial.on) return real.withStudio(who, work)
-    try {
-      return await real.withStudio(who, async (tx) => {
-        throw new TakenBack(await work(tx))
-      })
-    } catch (error) {
-      if (error instanceof TakenBack) return error.value as never
-      throw error
-    }
-  }
-  return { ...real, withStudio: trying }
-})
+jest.mock('@/db/base/withStudio', () =>
+  jest.requireActual<typeof import('../support/trial')>('../support/trial').trialStudio(),
+)
 
 const as = (who: Signed | undefined) => {
   if (who) holder.token = who.token
@@ -101,11 +84,7 @@ describe('every action', () => {
 
   it('takes no more photos of a piece than it keeps, says so, and takes one again when one is gone', async () => {
     as(owner)
-    const add = (id: string) => {
-      const form = new FormData()
-      for (const [name, v] of Object.entries({ ...things.photo, id })) form.set(name, v)
-      return addPhotoAction(form)
-    }
+    const add = (id: string) => addPhotoAction(sentForm({ ...things.photo, id }))
     const ids = Array.from({ length: PHOTO.ofPiece - 1 }, () => uuidv7())
     for (const id of ids) expect(await add(id)).toMatchObject({ ok: true })
     const full = await add(uuidv7())

@@ -1,19 +1,13 @@
 import { v7 as uuidv7 } from 'uuid'
 import { endPool, pool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
-import { signUp } from '../../../tests/support/accounts'
+import { person, signUp } from '../../../tests/support/accounts'
 import { changePassword, makeAccount, signIn } from './accounts'
 import { FREE_TRIES } from './doorTries'
 import { findSession, openSession } from './sessions'
 
 afterAll(endPool)
 
-const person = () => ({
-  name: 'Runa',
-  email: `runa-${uuidv7()}@example.org`,
-  password: 'a long pass phrase',
-  studioName: 'Upper lock',
-})
 /** A place nobody else of these tests stands at. */
 const place = () => `place ${uuidv7()}`
 

@@ -1,16 +1,9 @@
-import { v7 as uuidv7 } from 'uuid'
 import { endPool, pool } from '@/db/base/pool'
-import { signUp } from '../../../tests/support/accounts'
+import { person, signUp } from '../../../tests/support/accounts'
 import { endOtherSessions, endOwnSession, endSession, findSession, openSession, sessionsOf } from './sessions'
 
 afterAll(endPool)
 
-const person = () => ({
-  name: 'Runa',
-  email: `runa-${uuidv7()}@example.org`,
-  password: 'a long pass phrase',
-  studioName: 'Upper lock',
-})
 const ageSession = (token: string, column: 'expires_at' | 'last_used_at', days: number) =>
   findSession(token).then((s) =>
     pool().query(`update session set ${column} = now() - make_interval(days => $2) where id = $1`, [
