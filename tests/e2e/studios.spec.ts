@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { openDemo, pick, startStudio } from '../support/people'
 
 test.describe('the door', () => {
@@ -147,4 +147,58 @@ test('a bottle is weighed in, and a loss that water cannot explain is asked abou
   await pick(page, 'What is missing was', 'spilled')
   await page.getByRole('button', { name: 'Weigh in' }).click()
   await expect(page.getByTestId('bottle-ml')).toHaveAttribute('data-ul', '80000')
+})
+
+test('one’s own sessions are seen and ended, and a changed password ends the others and lets in alone', async ({
+  page,
+  browser,
+}) => {
+  const address = `siv-${process.pid}-${Date.now()}@example.org`
+  const signIn = async (on: Page, password: string) => {
+    await on.goto('/sign-in')
+    await on.getByLabel('Address (email)').fill(address)
+    await on.getByLabel('Password').fill(password)
+    await on.getByRole('button', { name: 'Sign in', exact: true }).click()
+  }
+  await page.goto('/sign-in')
+  await page.getByText('Start a studio').click()
+  await page.getByLabel('Name of the studio').fill('Upper lock')
+  await page.getByLabel('Your name').fill('Siv')
+  await page.getByLabel('Address (email)').fill(address)
+  await page.getByLabel('Password').fill('password123')
+  await page.getByRole('button', { name: 'Start the studio' }).click()
+  await expect(page.getByText('That is too easy to guess')).toBeVisible()
+  await page.getByLabel('Password').fill('birch lantern ferry')
+  await page.getByRole('button', { name: 'Start the studio' }).click()
+  await page.waitForURL('**/paints')
+
+  const others = await Promise.all([1, 2].map(async () => (await browser.newContext()).newPage()))
+  for (const other of others) {
+    await signIn(other, 'birch lantern ferry')
+    await other.waitForURL('**/rack')
+  }
+  await page.getByRole('link', { name: 'Siv' }).click()
+  const sessions = page.getByRole('region', { name: 'Where you are signed in' }).getByRole('listitem')
+  await expect(sessions).toHaveCount(3)
+  await page.getByRole('button', { name: 'End it' }).first().click()
+  await expect(sessions).toHaveCount(2)
+
+  const password = page.getByRole('region', { name: 'Password' })
+  await password.getByLabel('As it is now').fill('not this one')
+  await password.getByLabel('New').fill('quiet harbour stone')
+  await password.getByRole('button', { name: 'Change it' }).click()
+  await expect(password.getByText('That is not your password now')).toBeVisible()
+  await password.getByLabel('As it is now').fill('birch lantern ferry')
+  await password.getByRole('button', { name: 'Change it' }).click()
+  await expect(sessions).toHaveCount(1)
+
+  // Nobody else is in any more, whatever is tried next.
+  for (const other of others) {
+    await other.goto('/paints')
+    await other.waitForURL('**/sign-in')
+  }
+  await signIn(others[0]!, 'birch lantern ferry')
+  await expect(others[0]!.getByText('do not match')).toBeVisible()
+  await signIn(others[0]!, 'quiet harbour stone')
+  await others[0]!.waitForURL('**/rack')
 })
