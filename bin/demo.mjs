@@ -8,7 +8,7 @@ import { appEnv, keepRunning, ownerEnv, runTs, startApp, startDevices } from './
 import { analyze, defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
 import { takeLock, tellAddress } from './lib/lock.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
-import { run, say, step, Stop, stubborn, whenToldToEnd } from './lib/steps.mjs'
+import { isMachine, run, say, step, Stop, stubborn, whenToldToEnd } from './lib/steps.mjs'
 
 run(async () => {
   const args = process.argv.slice(2)
@@ -21,6 +21,7 @@ run(async () => {
   try {
     other = takeLock(home)
   } catch (error) {
+    if (isMachine(error)) throw error
     throw new Stop(
       `Fika cannot write to ${home} (${error.code}). Set FIKA_HOME to a folder of yours, then start again.`,
     )

@@ -1,9 +1,25 @@
 // The built app behind its front: node bin/serve.mjs --port 4310. Started by npm start and the tests, not by hand.
+import { fstatSync, writeSync } from 'node:fs'
 import next from 'next'
 import { tsImport } from 'tsx/esm/api'
 import { root } from './lib/shell.mjs'
 
 process.umask(0o077)
+// A log that cannot be written, on a full disk, is no reason to fall over, nor to go on about it for ever; it goes on
+// by itself when there is room again.
+for (const stream of [process.stdout, process.stderr])
+  if (fstatSync(stream.fd).isFile())
+    stream.write = (text, encoding, done) => {
+      try {
+        writeSync(stream.fd, text)
+      } catch {
+        // Lost.
+      }
+      const written = typeof encoding === 'function' ? encoding : done
+      if (written) process.nextTick(written)
+      return true
+    }
+
 const args = process.argv.slice(2)
 const at = { host: '127.0.0.1', port: Number(args[args.indexOf('--port') + 1]) }
 

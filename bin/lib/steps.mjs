@@ -47,6 +47,9 @@ const MACHINE = {
   EMFILE: 'Too many files are open on this machine. Close other programs, then start again.',
 }
 
+/** Whether it is the machine that refused, for a reason that has words of its own. */
+export const isMachine = (error) => error?.code in MACHINE
+
 /** An end that the person can do something about: one clear line, no stack. */
 export class Stop extends Error {}
 
