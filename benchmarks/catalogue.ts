@@ -1,5 +1,5 @@
 import pg from 'pg'
-import { signUp } from '../tests/support/accounts'
+import { person, signUp } from '../tests/support/accounts'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import { filterSchema, type PaintFilter } from '@/stations/paints/drawer/filter'
 import { findPaints } from '@/stations/paints/drawer/find'
@@ -51,12 +51,7 @@ const bare = (where: string) => (tx: Tx) =>
 
 /** Finding among 10,000 paints, and bringing 5,000 in, against bare SQL of the same. */
 export async function catalogueFigures(): Promise<Figure[]> {
-  const who = await signUp({
-    name: 'Bench',
-    email: `drawer-${Date.now()}@example.org`,
-    password: 'a long pass phrase',
-    studioName: 'Large drawer',
-  })
+  const who = await signUp({ ...person(), studioName: 'Large drawer' })
   const bring = (text: string) => {
     const table = readCsv(text)
     return withStudio(who, (tx) => importFile(tx, { kind: 'table', table }, guessMapping(table.headings), true))

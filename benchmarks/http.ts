@@ -2,9 +2,12 @@ import { readFileSync } from 'node:fs'
 import { sealData } from 'iron-session'
 import type { Answer } from '@/core/answer'
 
-/** A Cookie header that bears a session, sealed as the app seals it. */
-export const cookieOf = async (token: string): Promise<string> =>
-  `fika=${await sealData({ token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
+/** A session, sealed as the app seals it. */
+export const sealed = (token: string): Promise<string> =>
+  sealData({ token }, { password: process.env.FIKA_COOKIE_SECRET! })
+
+/** A Cookie header that bears a session. */
+export const cookieOf = async (token: string): Promise<string> => `fika=${await sealed(token)}`
 
 /** Names of the app's actions to the ids the build gave them. */
 function actionIds(): ReadonlyMap<string, string> {

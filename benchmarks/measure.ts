@@ -56,3 +56,9 @@ async function interleave(ours: () => unknown, reference: () => unknown, rounds:
   }
   return { mine: median(mine), theirs: median(theirs) }
 }
+
+/** A number given on the command line behind its name, such as `--seconds 60`. */
+export const numberAfter = (name: string, usual: number): number => {
+  const at = process.argv.indexOf(name)
+  return at < 0 ? usual : Number(process.argv[at + 1])
+}

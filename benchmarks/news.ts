@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { openSession, type Signed } from '@/db/people/sessions'
-import { signUp } from '../tests/support/accounts'
+import { person, signUp } from '../tests/support/accounts'
 import { takeOut } from '@/db/ledger'
 import { withStudio } from '@/db/base/withStudio'
 import { scaleAddress } from '@/devices/scale/stream'
@@ -136,12 +136,7 @@ async function beginPour(url: string, signed: Signed): Promise<string> {
 
 /** From a commit to the moment the last of two hundred devices has heard of it, beside one device alone. */
 async function listeners(url: string): Promise<Figure> {
-  const signed = await signUp({
-    name: 'Bench',
-    email: `news-${Date.now()}@example.org`,
-    password: 'a long pass phrase',
-    studioName: 'Many devices',
-  })
+  const signed = await signUp({ ...person(), studioName: 'Many devices' })
   const room = await makeStudio(signed)
   const bottle = await room.bottle('Teal', [{ materialId: await room.paint('Teal'), ul: 1_000_000 }])
   // A session holds a handful of lines.

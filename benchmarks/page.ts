@@ -1,7 +1,7 @@
-import { sealData } from 'iron-session'
 import type { Page } from '@playwright/test'
 import type { Signed } from '@/db/people/sessions'
-import { signUp } from '../tests/support/accounts'
+import { person, signUp } from '../tests/support/accounts'
+import { sealed } from './http'
 import { launch } from '../tests/support/chromium'
 
 /** Work in a real page, signed in to a fresh studio of its own; the browser is closed whatever happens. */
@@ -10,13 +10,8 @@ export async function inPage<T>(
   studioName: string,
   work: (page: Page, signed: Signed) => Promise<T>,
 ): Promise<T> {
-  const signed = await signUp({
-    name: 'Bench',
-    email: `bench-${Date.now()}@example.org`,
-    password: 'a long pass phrase',
-    studioName,
-  })
-  const token = await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })
+  const signed = await signUp({ ...person(), studioName })
+  const token = await sealed(signed.token)
   const browser = await launch()
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })

@@ -1,7 +1,7 @@
 import pg from 'pg'
-import { sealData } from 'iron-session'
 import { findSession } from '@/db/people/sessions'
-import { signUp } from '../tests/support/accounts'
+import { cookieOf } from './http'
+import { person, signUp } from '../tests/support/accounts'
 import { rackBottles } from '@/db/bottles/rack'
 import { studioFacts } from '@/db/people/studio'
 import { withStudio, type Tx } from '@/db/base/withStudio'
@@ -13,14 +13,9 @@ const RUNS = 20
 
 /** The rack page, 50 of 5,000 bottles, as served HTML against its own SQL; and that SQL with row-level security and without. */
 export async function rackFigures(url: string): Promise<Figure[]> {
-  const signed = await signUp({
-    name: 'Bench',
-    email: `bench-${Date.now()}@example.org`,
-    password: 'a long pass phrase',
-    studioName: 'Large rack',
-  })
+  const signed = await signUp({ ...person(), studioName: 'Large rack' })
   await withStudio(signed, fill)
-  const cookie = `fika=${await sealData({ token: signed.token }, { password: process.env.FIKA_COOKIE_SECRET! })}`
+  const cookie = await cookieOf(signed.token)
   const page = async () => {
     const response = await fetch(`${url}/rack`, { headers: { cookie } })
     const html = await response.text()

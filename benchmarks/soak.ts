@@ -4,16 +4,17 @@ import { readFileSync } from 'node:fs'
 import { v7 as uuidv7 } from 'uuid'
 import { endPool } from '@/db/base/pool'
 import { openSession } from '@/db/people/sessions'
-import { signUp } from '../tests/support/accounts'
+import { person, signUp } from '../tests/support/accounts'
 import { makeStudio } from '../tests/support/studio'
 import { act, cookieOf, listen } from './http'
+import { numberAfter } from './measure'
 
-const after = (name: string, usual: number) => {
-  const at = process.argv.indexOf(name)
-  return at < 0 ? usual : Number(process.argv[at + 1])
-}
 const url = process.env.FIKA_URL!
-const [LISTENERS, RATE, SECONDS] = [after('--listeners', 200), after('--rate', 50), after('--seconds', 120)]
+const [LISTENERS, RATE, SECONDS] = [
+  numberAfter('--listeners', 200),
+  numberAfter('--rate', 50),
+  numberAfter('--seconds', 120),
+]
 /** Lines one session holds; the server takes a few more. */
 const LINES_EACH = 8
 const BOTTLES = 25
@@ -27,12 +28,7 @@ function appMb(): number {
 const share = (sorted: readonly number[], p: number) =>
   sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))]!
 
-const signed = await signUp({
-  name: 'Soak',
-  email: `soak-${Date.now()}@example.org`,
-  password: 'a long pass phrase',
-  studioName: 'Many devices',
-})
+const signed = await signUp({ ...person(), studioName: 'Many devices' })
 const room = await makeStudio(signed)
 const paint = await room.paint('Teal')
 const fill = Math.ceil((RATE * SECONDS * EACH_UL) / BOTTLES) * 2 + 100_000

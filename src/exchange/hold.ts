@@ -19,6 +19,8 @@ export interface HeldRow {
 /** A file held against the studio. */
 export interface Held {
   readonly rows: readonly HeldRow[]
+  /** Where the file is a list: its headings. */
+  readonly headings?: readonly string[]
   /** Where the file is a catalogue: what hangs between its materials. */
   readonly rest?: CatalogueRest
 }
@@ -39,7 +41,10 @@ const held = ({ line, name, state, why, material, known }: ReadRow, id: string):
  */
 export function holdAgainst(file: ReadFile, mapping: Mapping, known: readonly HereAlready[]): Held {
   if (file.kind === 'table')
-    return { rows: readTable(file.table, mapping, knownByKey(known)).map((r) => held(r, r.known?.id ?? uuidv7())) }
+    return {
+      rows: readTable(file.table, mapping, knownByKey(known)).map((r) => held(r, r.known?.id ?? uuidv7())),
+      headings: file.table.headings,
+    }
   const { materials, head } = readJson(file.text)
   const resolved = resolve(materials, known)
   return {

@@ -41,16 +41,16 @@ const CHUNK = 200
 /**
  * Writes a file that was held against the studio, in the transaction it is given: all of it or nothing.
  * @param known the studio's materials as the file was held against them
- * @param kept headings with the mapping they were read by, to be kept for the next list that has them
+ * @param mapping what a list was read by, kept for the next one with its headings
  * @param update whether rows that are here already are changed to what the file says
  * @param told called with how many rows are done, of how many
  * @throws Conflict when somebody else changed a paint meanwhile
  */
 export async function writeImport(
   tx: Tx,
-  { rows, rest }: Held,
+  { rows, headings, rest }: Held,
   known: readonly HereAlready[],
-  kept: { readonly headings: readonly string[]; readonly mapping: Mapping } | undefined,
+  mapping: Mapping,
   update: boolean,
   told: (done: number, of: number) => void = () => undefined,
 ): Promise<Imported> {
@@ -76,7 +76,7 @@ export async function writeImport(
     await new Promise((resolve) => setImmediate(resolve))
   }
   await linkUp(tx, writes)
-  if (kept) await keepMapping(tx, kept.headings, kept.mapping)
+  if (headings) await keepMapping(tx, headings, mapping)
   if (rest) {
     const brought = rows.flatMap((r) => (r.material ? [[keyOf(r.material), r.id] as const] : []))
     await writeRest(tx, rest, new Map([...known.map((k) => [keyOf(k.input), k.id] as const), ...brought]))

@@ -1,7 +1,6 @@
 import { inThread, type ThreadKind } from '@/server/thread'
 import type { Mapping } from './fields'
 import type { Held, HeldRow } from './hold'
-import type { CatalogueRest } from './json'
 import type { Head, ListJob, Preview } from './listJobs'
 import type { HereAlready } from './table'
 
@@ -29,8 +28,6 @@ export const rowsToMend = (bytes: Uint8Array, mapping: Mapping, known: readonly 
 /** A whole file held against the studio. @throws as `headOf` */
 export async function heldOf(bytes: Uint8Array, mapping: Mapping, known: readonly HereAlready[]): Promise<Held> {
   const rows: HeldRow[] = []
-  const rest = await ask<CatalogueRest | undefined>({ ask: 'rows', bytes, mapping, known }, (part) =>
-    rows.push(...part),
-  )
-  return rest ? { rows, rest } : { rows }
+  const besides = await ask<Omit<Held, 'rows'>>({ ask: 'rows', bytes, mapping, known }, (part) => rows.push(...part))
+  return { rows, ...besides }
 }

@@ -139,30 +139,18 @@ function olderThan(entry: { kind?: string; body?: unknown; mediumKind?: unknown 
   return usual ? { pigmentShare: usual.pigmentShare } : {}
 }
 
-/** Deepest nesting of a catalogue; what goes deeper is none, and would only fill the stack of whoever checks it. */
-const DEEPEST = 60
-
-function refuseDeep(text: string): void {
-  let depth = 0
-  let quoted = false
-  for (let i = 0; i < text.length; i++) {
-    const c = text[i]
-    if (quoted) {
-      if (c === '\\') i += 1
-      else if (c === '"') quoted = false
-    } else if (c === '"') quoted = true
-    else if (c === '{' || c === '[') {
-      depth += 1
-      if (depth > DEEPEST) throw new SyntaxError('nested too deep')
-    } else if (c === '}' || c === ']') depth -= 1
-  }
-}
+/** What an entry holds besides its material: whether it is put away, and its links, which are by name. */
+const hangingSchema = object({
+  archived: boolean().default(false),
+  substitutes: array(refSchema).default([]),
+  standIn: array(refSchema.shape({ parts: number().moreThan(0).required() })).default([]),
+  paintedWith: paintedWithSchema,
+})
 
 /** Reads a catalogue file. @throws Invalid naming the entry that is wrong, and what is wrong with it */
 export function readJson(text: string): ReadCatalogue {
   let parsed: unknown
   try {
-    refuseDeep(text)
     parsed = JSON.parse(text)
   } catch {
     throw new Invalid('This file is not whole JSON. Export it again.', 'file')
@@ -182,15 +170,9 @@ export function readJson(text: string): ReadCatalogue {
       }
       try {
         const { substitutes, standIn, paintedWith, archived, ...own } = entry as typeof entry & object
-        return {
-          input: validated(schemaOf(entry?.kind), { ...olderThan(entry), ...own }) as MaterialInput,
-          archived: boolean().default(false).validateSync(archived) ?? false,
-          substitutes: (array(refSchema).default([]).validateSync(substitutes) ?? []) as Ref[],
-          standIn: (array(refSchema.shape({ parts: number().moreThan(0).required() }))
-            .default([])
-            .validateSync(standIn) ?? []) as (Ref & { parts: number })[],
-          paintedWith: paintedWithSchema.validateSync(paintedWith) as { white?: Ref | null; black?: Ref | null },
-        }
+        const input = validated(schemaOf(entry?.kind), { ...olderThan(entry), ...own }) as MaterialInput
+        const hanging = validated(hangingSchema, { substitutes, standIn, paintedWith, archived })
+        return { input, ...hanging } as ReadCatalogue['materials'][number]
       } catch (error) {
         if (!(error instanceof ValidationError)) throw error
         throw new Invalid(

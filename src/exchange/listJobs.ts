@@ -80,7 +80,7 @@ function toMend(file: ReadFile, mapping: Mapping, { rows }: Held): string {
 
 /**
  * Does what is asked about a file.
- * @param part gets the rows of `rows` in parts; it answers with what else the file holds
+ * @param part gets the rows of `rows` in parts; it answers with what else was held
  * @throws Invalid when the file cannot be read
  */
 export async function doListJob(job: ListJob, part: (rows: readonly HeldRow[]) => void): Promise<unknown> {
@@ -90,5 +90,5 @@ export async function doListJob(job: ListJob, part: (rows: readonly HeldRow[]) =
   if (job.ask === 'preview') return previewOf(held, job.from)
   if (job.ask === 'mend') return toMend(file, job.mapping, held)
   for (let at = 0; at < held.rows.length; at += HANDED_OVER) part(held.rows.slice(at, at + HANDED_OVER))
-  return held.rest
+  return { headings: held.headings, rest: held.rest }
 }

@@ -3,9 +3,10 @@ import { isIP } from 'node:net'
 
 /** Whose requests are taken, from configuration: nothing in a request can add to it. */
 export interface Allowed {
-  /** Origins whose pages may write, such as `http://127.0.0.1:4310`. */
-  readonly origins: ReadonlySet<string>
-  /** What a request may call this server: the hosts of those origins. A name bound to our address by a stranger is none. */
+  /**
+   * What a request may call this server, by host, and the origin whose pages may then write, such as
+   * `http://127.0.0.1:4310`. A name bound to our address by a stranger is none.
+   */
   readonly hosts: ReadonlyMap<string, string>
   /** Addresses of the proxies whose forwarded headers are believed; none unless FIKA_PROXIES names them. */
   readonly proxies: ReadonlySet<string>
@@ -38,7 +39,7 @@ export function allowedFrom(env: Readonly<Record<string, string | undefined>>, p
   const origins = [...named, ...LOOPBACK.map((name) => new URL(`http://${name}:${port}`).origin)]
   const hosts = new Map<string, string>()
   for (const o of origins) if (!hosts.has(new URL(o).host)) hosts.set(new URL(o).host, o)
-  return { origins: new Set(origins), hosts, proxies: new Set(proxies) }
+  return { hosts, proxies: new Set(proxies) }
 }
 
 /** What is known of a request for certain. */

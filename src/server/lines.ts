@@ -25,11 +25,7 @@ export function holdLine(sessionId: string, end: () => void): () => void {
   }
 }
 
-/** Ends the lines of one session, or of all. */
-export function endLines(sessionId?: string): void {
-  const ending =
-    sessionId === undefined
-      ? [...(shared.fikaLines ?? new Map<string, never>()).values()]
-      : [shared.fikaLines?.get(sessionId)]
-  for (const held of ending) for (const end of [...(held ?? [])]) end()
+/** Ends every line. */
+export function endLines(): void {
+  for (const held of [...(shared.fikaLines?.values() ?? [])]) for (const end of [...held]) end()
 }

@@ -4,7 +4,9 @@ export interface Sealed {
   token?: string
 }
 
-const TTL_S = 30 * 24 * 3600
+/** How long a sealed session is good for, in days. */
+const DAYS = 30
+const DAY_S = 24 * 3600
 
 function secret(): string {
   const password = process.env.FIKA_COOKIE_SECRET
@@ -13,10 +15,10 @@ function secret(): string {
 }
 
 /** How a cookie of ours is sealed: under TLS bound to this host and never sent without it. @param days how long it is kept */
-export const sealing = (name: string, secure: boolean, days = 30): SessionOptions => ({
+export const sealing = (name: string, secure: boolean, days = DAYS): SessionOptions => ({
   cookieName: secure ? `__Host-${name}` : name,
   password: secret(),
-  ttl: days * 24 * 3600,
+  ttl: days * DAY_S,
   cookieOptions: { httpOnly: true, sameSite: 'lax', secure, path: '/' },
 })
 
@@ -33,7 +35,7 @@ export async function unsealed(value: string): Promise<string | undefined> {
   const known = opened.get(value)
   if (known && known.until > Date.now()) return known.token
   try {
-    const { token } = await unsealData<Sealed>(decodeURIComponent(value), { password: secret(), ttl: TTL_S })
+    const { token } = await unsealData<Sealed>(decodeURIComponent(value), { password: secret(), ttl: DAYS * DAY_S })
     if (!token) return undefined
     if (opened.size >= MOST_OPENED) opened.clear()
     opened.set(value, { token, until: Date.now() + KEPT_MS })

@@ -17,6 +17,5 @@ export async function importFile(
   told: (done: number, of: number) => void = () => undefined,
 ) {
   const known = await knownMaterials(tx)
-  const kept = file.kind === 'table' ? { headings: file.table.headings, mapping } : undefined
-  return writeImport(tx, holdAgainst(file, mapping, known), known, kept, update, told)
+  return writeImport(tx, holdAgainst(file, mapping, known), known, mapping, update, told)
 }

@@ -7,8 +7,11 @@ const UNKEEPABLE = 'This holds a character that cannot be kept. Type the text an
 /** Deepest nesting of what comes in; nothing of ours goes half as deep. */
 const DEEPEST = 40
 
+/** Half of a character, without its other half: the source of an expression. */
+export const HALF = '[\\ud800-\\udbff](?![\\udc00-\\udfff])|(?<![\\ud800-\\udbff])[\\udc00-\\udfff]'
+
 /** What no column can keep: NUL, and halves of characters (PostgreSQL 15 manual, 8.3; Unicode 15, 3.9). */
-const UNKEPT = /\u0000|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/
+const UNKEPT = new RegExp(`\\u0000|${HALF}`)
 
 function refuseUnkept(value: unknown, depth = 0): void {
   if (typeof value === 'string') {
