@@ -12,6 +12,7 @@ const config: NextConfig = {
     'sharp',
     '@node-rs/argon2',
     'exceljs',
+    'highs',
     'pdf-lib',
     '@pdf-lib/fontkit',
     'ical-generator',

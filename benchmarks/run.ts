@@ -8,6 +8,7 @@ import type { Figure } from './measure'
 import { matchFigures } from './match'
 import { newsFigures } from './news'
 import { photoFigures } from './photo'
+import { planFigures } from './plan'
 import { rackFigures } from './rack'
 
 const url = process.env.FIKA_URL
@@ -34,6 +35,7 @@ const groups: Record<string, () => Promise<Figure[]>> = {
   photo: () => photoFigures(url),
   match: () => matchFigures(url),
   news: () => newsFigures(url),
+  plan: () => planFigures(url),
 }
 const wanted = process.argv.slice(2).filter((a) => a in groups)
 for (const [name, run] of Object.entries(groups)) if (wanted.length === 0 || wanted.includes(name)) print(await run())

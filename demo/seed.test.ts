@@ -66,7 +66,7 @@ describe('the demo studio', () => {
     expect(all.filter((b) => !b.isJar)).toHaveLength(30)
     expect(all.filter((b) => b.isJar)).toHaveLength(1)
     const pieces = await run(listPieces)
-    expect(pieces).toHaveLength(12)
+    expect(pieces).toHaveLength(14)
     expect(pieces.some((p) => p.faults.length > 0)).toBe(true)
     expect(pieces.some((p) => p.photos.some((f) => f.state === 'wet') && p.photos.some((f) => f.state === 'dry'))).toBe(
       true,
@@ -83,7 +83,7 @@ describe('the demo studio', () => {
     const plan = (await run(listPlans)).find((p) => p.title === 'Bakery commission')!
     const have = new Map((await run(bottlesInUse)).map((b) => [b.id, b.ul]))
     const short = needs(plan.parts, have).filter((n) => n.shortUl > 0)
-    expect(short.map((n) => plan.parts.find((p) => p.vesselId === n.vesselId)!.label)).toEqual(['Bakery teal'])
+    expect(short.map((n) => plan.parts.find((p) => p.of.id === n.of.id)!.label)).toEqual(['Bakery teal'])
   })
   it('balances to the microlitre', async () => {
     const rows = await run((tx) =>

@@ -19,6 +19,9 @@ import { saveRatioOfPaint } from '@/db/people/houseRules'
 import { saveRecipe } from '@/db/recipes/recipes'
 import { pool } from '@/db/base/pool'
 import { measureFormula, saveFormula } from '@/db/formulas/formulas'
+import { SHIPPED } from '@/core/technique/techniques'
+import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
+import { footprint, type Surface } from '@/core/surface/shapes'
 import { findPlan } from '@/db/plans/read'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import { findMaterial, inputOf } from '@/db/materials/read'
@@ -33,6 +36,7 @@ import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
 import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
 import { MEDIUMS, PAINTS, SILICONE } from './paints'
+import { FULLER, fuller, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
 /** Members of the invented studio; nobody signs in to them with a password. */
@@ -89,7 +93,9 @@ export async function seedDemo(now: Date): Promise<boolean> {
     await containers(by, materials, at)
     const made = await colours(by, materials, at)
     const bottles = await rack(by, materials, made, at)
-    await pours(by, bottles, at)
+    const works = await room(by(), at)
+    await pours(by, bottles, works, at)
+    for (const plan of plansAhead(bottles, works)) await savePlan(by(), plan)
     await consistency(by, materials, bottles, at)
     await later(by, bottles, at)
     await keptRecipes(by(), materials)
@@ -345,36 +351,55 @@ async function mix(
   return vesselId
 }
 
-async function pours(by: () => Tx, bottles: Map<string, string>, at: (d: number) => Date): Promise<void> {
+async function pours(
+  by: () => Tx,
+  bottles: Map<string, string>,
+  works: ReadonlyMap<string, string>,
+  at: (d: number) => Date,
+): Promise<void> {
   for (const p of POURS) {
     const tx = by()
     const planId = uuidv7()
+    const [work, kind] = WORK_OF[p.title] ?? [null, 'final']
     await savePlan(tx, {
       id: planId,
+      revision: null,
       title: p.title,
       technique: p.technique,
-      surface: surface(p),
-      surfaceCostMinor: p.price,
-      surfaceStockId: null,
+      workId: work === null ? null : works.get(work)!,
+      kind,
+      pourOn: null,
+      afterPlanId: null,
+      afterPieceId: null,
+      carriedNote: '',
       notes: '',
-      coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
-      cup: p.cup.map(([label, parts]) => ({ vesselId: bottles.get(label)!, parts })),
-      apart: (p.apart ?? []).map(([use, label, ml]) => ({ use, vesselId: bottles.get(label)!, ul: ml * 1000 })),
+      design: fuller(
+        simpleDesign(
+          {
+            surface: surface(p),
+            kind: SHIPPED.of(p.technique).cups[0],
+            eachMinor: p.price / (p.surface.count ?? 1),
+            cup: p.cup.map(([label, share]) => ({ of: ofBottle(bottles.get(label)!), share })),
+            coats: (p.apart ?? []).map(([role, label, ml]) => ({
+              role,
+              of: ofBottle(bottles.get(label)!),
+              ul: ml * 1000,
+            })),
+          },
+          uuidv7,
+        ),
+        FULLER[p.title],
+      ),
     })
     if (p.result) await finish(tx, planId, p.result, at)
   }
 }
 
-function surface({ surface: s }: DemoPour) {
-  const round = 'round' in s
-  return {
-    shape: round ? ('round' as const) : ('rectangle' as const),
-    lengthMm: round ? 0 : s.cm[0] * 10,
-    widthMm: round ? 0 : s.cm[1] * 10,
-    diameterMm: round ? s.round * 10 : 0,
-    edgeMm: s.edge * 10,
-    count: s.count ?? 1,
-  }
+function surface({ surface: s }: DemoPour): Surface {
+  const both = { edgeMm: s.edge * 10, count: s.count ?? 1 }
+  return 'round' in s
+    ? { shape: 'round', diameterMm: s.round * 10, ...both }
+    : { shape: 'rectangle', lengthMm: s.cm[0] * 10, widthMm: s.cm[1] * 10, ...both }
 }
 
 async function finish(
@@ -385,19 +410,21 @@ async function finish(
 ): Promise<void> {
   const plan = await findPlan(tx, planId)
   const pieceId = uuidv7()
-  const takes = plan.parts.map((p) => ({ vesselId: p.vesselId, ul: p.ul }))
+  const takes = plan.parts.map((p) => ({ vesselId: p.of.id, ul: p.ul }))
   await pourPlan(tx, { requestId: uuidv7(), planId, pieceId, vesselId: uuidv7(), takes }, at(result.daysAgo))
   await notePiece(tx, {
     id: pieceId,
     revision: 1,
     title: plan.title,
     dryingNotes: result.notes,
+    nextTime: result.next ?? '',
     rating: result.rating,
     faults: [...(result.faults ?? [])],
     fate: result.fate ?? 'drying',
   })
   const colours = plan.parts.map((p) => ({ hex: p.hex ?? '#dddddd', amount: p.ul }))
-  const ratio = plan.surface.shape === 'round' ? 1 : plan.surface.lengthMm / plan.surface.widthMm
+  const { lengthMm, widthMm } = footprint(plan.design.surfaces[0]!.surface)
+  const ratio = lengthMm / widthMm
   for (const state of result.photos ?? []) {
     const svg = renderToStaticMarkup(createElement(PouredPicture, { colours, seed: plan.title, ratio, label: '' }))
     // A stand-in for a photo: wet is brighter, dry is a little darker.

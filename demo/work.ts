@@ -42,8 +42,8 @@ export const BOTTLES: readonly DemoBottle[] = [
   { label: 'Magpie top', formula: [['Magpie Wing', 1]], mediums: flow, ratio: [1, 1.5, 0.4], ml: 105, holds: 120, daysAgo: 43, role: 'top' },
   { label: 'Brick', formula: [['Brick Arch', 1]], mediums: blend, ratio: [1, 2, 0.2], ml: 230, holds: 240, daysAgo: 33 },
   { label: 'Ochre path', formula: [['Towpath Ochre', 3], ['Chalk Path', 1]], mediums: blend, ratio: [1, 2, 0.2], ml: 235, holds: 240, daysAgo: 33 },
-  { label: 'Bakery cream', formula: [['Chalk Path', 2], ['Sluice White', 2], ['Towpath Ochre', 0.25]], mediums: blend, ratio: [1, 2, 0.2], ml: 470, holds: 480, daysAgo: 12, notes: 'For the bakery: the client chose the warm one.' },
-  { label: 'Bakery teal', formula: [['Canal Teal', 2], ['Sluice White', 1]], mediums: blend, ratio: [1, 2, 0.2], ml: 240, holds: 480, daysAgo: 12 },
+  { label: 'Bakery cream', formula: [['Chalk Path', 2], ['Sluice White', 2], ['Towpath Ochre', 0.25]], mediums: blend, ratio: [1, 2, 0.2], ml: 520, holds: 600, daysAgo: 12, notes: 'For the bakery: the client chose the warm one.' },
+  { label: 'Bakery teal', formula: [['Canal Teal', 2], ['Sluice White', 1]], mediums: blend, ratio: [1, 2, 0.2], ml: 280, holds: 480, daysAgo: 12 },
   { label: 'Bakery crust', formula: [['Brick Arch', 1], ['Towpath Ochre', 2]], mediums: blend, ratio: [1, 2, 0.2], ml: 330, holds: 355, daysAgo: 11 },
   { label: 'Copper swipe', formula: [['Copper Kettle', 1]], mediums: flow, ratio: [1, 1.2, 0], ml: 115, holds: 120, daysAgo: 20, role: 'swipe' },
   { label: 'Rowan', formula: [['Rowan Lake', 1]], mediums: gloss, ratio: [1, 3, 0.3], ml: 118, holds: 120, daysAgo: 18 },
@@ -78,6 +78,7 @@ export interface DemoPour {
     readonly faults?: readonly string[]
     readonly fate?: 'drying' | 'keep' | 'sold' | 'gift' | 'rework' | 'scrap'
     readonly notes: string
+    readonly next?: string
     readonly photos?: readonly ('wet' | 'dry')[]
   }
 }
@@ -93,7 +94,7 @@ const ferries = [
 // prettier-ignore
 export const POURS: readonly DemoPour[] = [
   { title: 'Night Ferries 1', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 90, rating: 4, fate: 'keep', notes: 'Rings stayed open. Gold came up only on the second day.', photos: ['wet', 'dry'] } },
-  { title: 'Night Ferries 2', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 89, rating: 5, fate: 'keep', notes: 'The best so far: one clean cut by skewer, then left alone.', photos: ['wet', 'dry'] } },
+  { title: 'Night Ferries 2', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 89, rating: 5, fate: 'keep', notes: 'The best so far: one clean cut by skewer, then left alone.', next: 'Cut a minute earlier.', photos: ['wet', 'dry'] } },
   { title: 'Night Ferries 3', technique: 'ring', surface: panel, cup: ferries, price: 320, result: { daysAgo: 82, rating: 2, faults: ['stripes'], fate: 'rework', notes: 'Too thick by then, stripes only. Should have added drops.' } },
   { title: 'Night Ferries 4', technique: 'straight', surface: panel, cup: [['Ferry navy', 2], ['Night teal', 2], ['Soot black', 1], ['Lamp gold', 0.5]], price: 320, result: { daysAgo: 70, rating: 3, faults: ['dull'], fate: 'keep', notes: 'Dark, a little dull in raked light. Varnish may lift it.' } },
   { title: 'Night Ferries 5', technique: 'ring', surface: panel, cup: ferries, apart: [['reserve', 'Ferry navy', 5]], price: 320, result: { daysAgo: 64, rating: 4, fate: 'keep', notes: 'Edges dressed with navy.', photos: ['dry'] } },
@@ -105,8 +106,9 @@ export const POURS: readonly DemoPour[] = [
   { title: 'Sluice wall', technique: 'open-cup', surface: { cm: [40, 50], edge: 3.8 }, cup: [['Brick', 2], ['Ochre path', 2], ['Sluice white', 1]], apart: [['base coat', 'White base coat', 60]], price: 1150, result: { daysAgo: 16, rating: 3, faults: ['crazing'], fate: 'rework', notes: 'Pooled in the middle over night, skin cracked on the third day.' } },
   { title: 'Copper moon', technique: 'swipe', surface: { round: 30, edge: 2 }, cup: [['Soot black', 3], ['Copper swipe', 1]], apart: [['reserve', 'Soot black', 10]], price: 620, result: { daysAgo: 1.2, rating: null, notes: 'Still tacky at the rim.', photos: ['wet'] } },
   { title: 'Night Ferries 7 – 9', technique: 'ring', surface: { ...panel, count: 3 }, cup: ferries, apart: [['base coat', 'White base coat', 45]], price: 960 },
+  { title: 'Bakery sketch, rings', technique: 'ring', surface: { cm: [20, 30], edge: 1 }, cup: [['Bakery cream', 2], ['Bakery crust', 1]], price: 380, result: { daysAgo: 10, rating: 3, fate: 'keep', notes: 'Too quiet for the wall; the bakery wants the teal in.', photos: ['wet', 'dry'] } },
+  { title: 'Bakery sketch, petals', technique: 'open-cup', surface: { cm: [20, 30], edge: 1 }, cup: [['Bakery cream', 2], ['Bakery teal', 2], ['Bakery crust', 1]], apart: [['base coat', 'White base coat', 20]], price: 380, result: { daysAgo: 8, rating: 5, fate: 'keep', notes: 'Petals opened well. This is the one.', next: 'More cups, set towards one side, and the crust last.', photos: ['wet', 'dry'] } },
   { title: 'Bakery commission', technique: 'open-cup', surface: { cm: [90, 60], edge: 3.8 }, cup: [['Bakery cream', 2], ['Bakery teal', 2], ['Bakery crust', 1]], apart: [['base coat', 'White base coat', 130], ['reserve', 'Bakery cream', 40]], price: 3400 },
-  { title: 'Vase pair, first try', technique: 'straight', surface: { cm: [25, 30], edge: 0, count: 2 }, cup: [['Lagoon', 2], ['Coral', 1], ['Cushion white', 1]], price: 2200 },
 ]
 
 /** Which bottles belong together, and what they are thinned for. */

@@ -1,6 +1,6 @@
 import { array, object, string, type InferType } from 'yup'
 import { v7 as uuidv7 } from 'uuid'
-import { TECHNIQUES } from '@/core/technique/techniques'
+import { techniqueKey } from '@/db/techniques/schema'
 import { ROLES } from '@/core/paint/properties'
 import { listRecipes, saveRecipe, type NamedRecipe } from '@/db/recipes/recipes'
 import type { Tx } from '@/db/base/withStudio'
@@ -26,9 +26,7 @@ export const recipeSchema = object({
       drops: rows(6),
       steps: array(string().trim().max(300).required()).max(12).default([]),
       role: string().oneOf(ROLES).required(),
-      technique: string()
-        .oneOf(TECHNIQUES.map((t) => t.key))
-        .required(),
+      technique: techniqueKey().required(),
     }),
   )
     .min(1)

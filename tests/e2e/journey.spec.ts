@@ -89,7 +89,7 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
   await page.getByRole('link', { name: 'To a plan' }).click()
   await page.getByLabel('Title').fill('Ferry in fog')
   await page.getByLabel('Size of the face').fill('16 x 20 in')
-  await page.getByLabel('Price of the surface').fill('7.50')
+  await page.getByLabel('Price of one').fill('7.50')
   await expect(page.getByTestId('cup-ml')).toHaveAttribute('data-ul', '337983')
   await page.getByRole('button', { name: 'Save, then pour' }).click()
   await page.waitForURL(/\/pour\//)

@@ -11,7 +11,7 @@ async function drawn(page: Page): Promise<void> {
   await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
 }
 
-const VIEWS: [string, string, RegExp?, string?][] = [
+const VIEWS: [string, string, RegExp?, string?, RegExp?][] = [
   ['paints', '/paints'],
   ['paints as a table', '/paints?view=table'],
   ['mediums', '/paints/mediums'],
@@ -46,6 +46,17 @@ const VIEWS: [string, string, RegExp?, string?][] = [
   ['plans', '/plan'],
   ['a new plan', '/plan/new'],
   ['one plan', '/plan', /Bakery commission/],
+  ['a plan of vases', '/plan', /Vase pair over panels/],
+  ['a work', '/plan', /The bakery wall/],
+  ['a new work', '/plan/work/new'],
+  ['ideas', '/plan/ideas'],
+  ['to buy', '/plan/buy'],
+  ['the room', '/plan/room'],
+  ['techniques', '/plan/techniques'],
+  ['what every room has', '/plan/starter'],
+  ['what to put out', '/plan', /Bakery commission/, 'Put out', /put-out/],
+  ['scaling up', '/plan', /Bakery commission/, 'Scale up', /scale/],
+  ['pouring again', '/wall', /Night Ferries 2/, 'Pour again, changed', /again/],
   ['pours', '/pour'],
   ['one pour', '/pour', /Bakery commission/],
   ['wall', '/wall'],
@@ -66,7 +77,7 @@ for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
     await page.goto('/sign-in')
     expect.soft(await serious(page), 'door').toEqual([])
     await openDemo(page)
-    for (const [name, path, link, tab] of views) {
+    for (const [name, path, link, tab, at = /tab=/] of views) {
       await page.goto(path)
       if (link) {
         await page.getByRole('link', { name: link }).first().click()
@@ -74,7 +85,7 @@ for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
       }
       if (tab) {
         await page.getByRole('link', { name: tab, exact: true }).click()
-        await page.waitForURL(/tab=/)
+        await page.waitForURL(at)
       }
       // Screens that listen for news never fall silent: what is drawn is waited for, not the line.
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()

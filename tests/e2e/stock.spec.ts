@@ -83,7 +83,7 @@ test('a pack of surfaces, a plan on one, and the shelf is one shorter', async ({
   await page.getByRole('combobox', { name: 'Surface from the shelf' }).click()
   await page.locator('.ant-select-item-option', { hasText: 'Ferry panel, 5 on the shelf' }).click()
   await expect(page.getByLabel('Size of the face')).toHaveValue('20 x 20 cm')
-  await expect(page.getByLabel('Price of the surface, all pieces')).toHaveValue('3.20')
+  await expect(page.getByLabel('Price of one')).toHaveValue('3.20')
   await page.getByTestId('add-bottle').click()
   await page.getByRole('combobox', { name: 'Bottle for the cup' }).click()
   await page.locator('.ant-select-item-option', { hasText: 'Blue one' }).click()
@@ -117,7 +117,7 @@ test('what the maker says of two paints stands before what is computed', async (
     await page.getByTestId('add-bottle').click()
     // A list that is still opening may swallow the first click.
     await expect(async () => {
-      const box = page.getByRole('combobox', { name: 'Bottle for the cup' }).last()
+      const box = page.getByRole('combobox', { name: 'Bottle for the cup' }).first()
       if ((await box.getAttribute('aria-expanded')) !== 'true') await box.click({ timeout: 2000 })
       await page.locator('.ant-select-item-option:visible', { hasText: name }).last().click({ timeout: 2000 })
     }).toPass({ timeout: 20_000 })

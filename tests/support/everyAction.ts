@@ -18,7 +18,13 @@ import { changePasswordAction, endOthersAction, endSessionAction } from '@/stati
 import { mendAction, openFileAction, previewAction } from '@/stations/paints/exchange/actions'
 import * as stock from '@/stations/paints/stock/actions'
 import * as surfaces from '@/stations/paints/surfaces/actions'
+import { planInput } from './plans'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
+import * as room from '@/stations/plan/room/actions'
+import { bringInAction } from '@/stations/plan/starter/actions'
+import { removeTechniqueAction, saveTechniqueAction } from '@/stations/plan/techniques/actions'
+import { dropWorkAction, saveWorkAction } from '@/stations/plan/works/actions'
+import { SHIPPED } from '@/core/technique/techniques'
 import { pourAction } from '@/stations/pour/actions'
 import * as rack from '@/stations/rack/actions'
 import * as wall from '@/stations/wall/actions'
@@ -72,20 +78,19 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
   const [bottle, second] = [id(), id()]
   value(await bookMixAction(mix(bottle, 'Loch')))
   value(await bookMixAction(mix(second, 'Weir', 40_000)))
-  const plan = (planId: string) => ({
-    id: planId,
-    title: 'Small square',
-    technique: 'straight',
-    surface: { shape: 'rectangle', lengthMm: 100, widthMm: 100, diameterMm: 0, edgeMm: 0, count: 1 },
-    coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
-    surfaceCostMinor: 100,
-    cup: [{ vesselId: bottle, parts: 1 }],
-    apart: [],
-    notes: '',
-  })
-  const [poured, open] = [id(), id()]
+  const plan = (planId: string) => planInput([bottle], { id: planId })
+  const [poured, open, workId] = [id(), id(), id()]
+  const work = { id: workId, revision: null, kind: 'gift', title: 'For a friend', dueOn: '2027-01-05' }
+  value(await saveWorkAction(work))
   value(await savePlanAction(plan(poured)))
-  value(await savePlanAction(plan(open)))
+  value(await savePlanAction({ ...plan(open), workId }))
+  const cup = { id: id(), name: '7 oz cup', sizeUl: 207_000 }
+  value(await room.saveCupAction(cup))
+  const place = { id: id(), name: 'Table', lengthMm: 600, widthMm: 900, spots: 2 }
+  value(await room.savePlaceAction(place))
+  value(await room.saveRoomAction({ closedWeekdays: [7], celsius: 21, humidity: 0.4 }))
+  const technique = { ...SHIPPED.of('ring'), key: `own-${id()}`, name: 'Our ring' }
+  value(await saveTechniqueAction(technique))
   const pour = (planId: string) => ({
     requestId: id(),
     planId,
@@ -161,6 +166,10 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     second,
     mix,
     plan,
+    work,
+    cup,
+    place,
+    technique,
     open,
     pour,
     piece,
@@ -248,6 +257,12 @@ export const calls = (t: Things): readonly Call[] => {
     ['bookBatchAction', 'NotFound', () => formulas.bookBatchAction({ ...r, batchId: t.batch.id, mediumId: t.other, waterId: t.water, restHours: 12, untrackedForRest: true })],
     ['savePlanAction', 'Conflict', () => savePlanAction(t.plan(id()))],
     ['dropPlanAction', 'NotFound', () => dropPlanAction({ id: t.open })],
+    ['dropWorkAction', 'NotFound', () => dropWorkAction({ id: t.work.id })],
+    ['removeFromRoomAction', 'NotFound', () => room.removeFromRoomAction({ what: 'cup', id: t.cup.id })],
+    ['removeFromRoomAction', 'NotFound', () => room.removeFromRoomAction({ what: 'place', id: t.place.id })],
+    ['removeTechniqueAction', 'NotFound', () => removeTechniqueAction({ key: t.technique.key })],
+    ['saveRoomAction', 'nothing', () => room.saveRoomAction({ closedWeekdays: [1], celsius: 18, humidity: 0.5 })],
+    ['bringInAction', 'nothing', () => bringInAction({ keys: ['cup 100', 'medium Pouring medium'] })],
     ['pourAction', 'NotFound', () => pourAction(t.pour(t.open))],
     ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
     ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(sentForm({ ...t.photo, id: id() }))],
@@ -264,6 +279,10 @@ export const calls = (t: Things): readonly Call[] => {
     ['countDropsAction', 'nothing', () => countDropsAction({ ...t.dropper, name: 'Mine' })],
     ['saveSurfaceAction', 'nothing', () => surfaces.saveSurfaceAction({ ...t.canvas, name: 'Mine' })],
     ['saveRecipeAction', 'nothing', () => recipes.saveRecipeAction({ ...t.recipe, ...r, name: 'Mine' })],
+    ['saveWorkAction', 'nothing', () => saveWorkAction({ ...t.work, revision: 1, title: 'Mine' })],
+    ['saveCupAction', 'nothing', () => room.saveCupAction({ ...t.cup, name: 'Mine' })],
+    ['savePlaceAction', 'nothing', () => room.savePlaceAction({ ...t.place, name: 'Mine' })],
+    ['saveTechniqueAction', 'nothing', () => saveTechniqueAction({ ...t.technique, name: 'Mine' })],
   ]
 }
 

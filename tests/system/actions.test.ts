@@ -16,6 +16,7 @@ import {
   weighContainerAction,
 } from '@/stations/paints/stock/actions'
 import { moveSurfacesAction, saveSurfaceAction } from '@/stations/paints/surfaces/actions'
+import { planInput } from '../support/plans'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
 import { pourAction } from '@/stations/pour/actions'
 import { takeOutAction } from '@/stations/rack/actions'
@@ -34,8 +35,7 @@ const as = (who: Signed | undefined) => {
 const newStudio = (name: string) =>
   signUp({ name, email: `${uuidv7()}@example.org`, password: 'a long pass phrase', studioName: name })
 
-const surface = { shape: 'rectangle', lengthMm: 100, widthMm: 100, diameterMm: 0, edgeMm: 0, count: 1 }
-const coverage = { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 }
+const square = { shape: 'rectangle', lengthMm: 100, widthMm: 100, edgeMm: 0, count: 1 } as const
 
 function value<T>(answer: Answer<T>): T {
   if (!answer.ok) throw new Error(answer.message)
@@ -63,17 +63,7 @@ async function oneOfEverything() {
     restHours: 12,
   }
   value(await bookMixAction(mix))
-  const plan = {
-    id: uuidv7(),
-    title: 'Small square',
-    technique: 'straight',
-    surface,
-    coverage,
-    surfaceCostMinor: 100,
-    cup: [{ vesselId: bottleId, parts: 1 }],
-    apart: [],
-    notes: '',
-  }
+  const plan = planInput([bottleId])
   value(await savePlanAction(plan))
   const pour = {
     requestId: uuidv7(),
@@ -146,8 +136,11 @@ describe('server actions', () => {
         /The bottle is smaller than the mix/,
       ],
       [bookMixAction({ ...mix, requestId: id(), vesselId: id(), restHours: -1 }), 'Rest cannot be below zero hours.'],
-      [savePlanAction({ ...plan, id: id(), cup: [] }), /The plan uses no bottle yet/],
-      [savePlanAction({ ...plan, id: id(), surface: { ...surface, lengthMm: 0 } }), /A surface needs sides above zero/],
+      [
+        savePlanAction(planInput([bottleId], { design: { surface: { ...square, lengthMm: 0 } } })),
+        /A surface needs sides above zero/,
+      ],
+      [savePlanAction(planInput([bottleId], { technique: 'sneeze' })), /There is no technique “sneeze” here/],
       [savePlanAction(plan), 'This plan has been poured already. Make a new plan instead.'],
       [dropPlanAction({ id: plan.id }), /This plan has been poured/],
       [

@@ -27,14 +27,17 @@ import { portionsOfMix, readBack } from '@/core/mix/readBack'
 import { amountsForPart, amountsForTotal, rescale } from '@/core/mix/recipe'
 import { judgeWater, usualWater as usualWaterOf } from '@/core/mix/waterLimit'
 import { opacityOf } from '@/core/paint/contrastRatio'
-import { planParts } from '@/core/plan/amounts'
+import { planAmounts } from '@/core/plan/amounts'
+import { crackRisk } from '@/core/plan/crackRisk'
+import { planMoney } from '@/core/plan/money'
+import { cup, design, layer, coat } from '../support/design'
 import { costOf, paintingCost, perMl } from '@/core/purchase/cost'
 import { breakEven, league, mixedPerMl } from '@/core/purchase/league'
 import { checkOffer, offerTotal, splitPrice } from '@/core/purchase/offers'
 import { countedDropUl } from '@/core/quantity/dropSizes'
 import { massMg } from '@/core/quantity/format'
 import { areas } from '@/core/surface/area'
-import { cupUl, layerUl } from '@/core/surface/coverage'
+import { layerUl, pourUl } from '@/core/surface/coverage'
 import { inProportion, takeFrom, takePoured } from '@/core/vessel/content'
 import { cupHoldsUl, fillLines } from '@/core/vessel/cupShape'
 import { keepsDays } from '@/core/vessel/keepsDays'
@@ -125,15 +128,15 @@ const EDGE = {
     { school: 'own' as const, value: 0.3 },
   ),
   blend: call(blend, [{ effects: effects as never, densityGPerMl: 1, solids: 0.3, parts: 1, perMl: 2 }]),
-  'cupUl by the rule': call(
-    cupUl,
+  'pourUl by the rule': call(
+    pourUl,
     { shape: 'rectangle' as const, lengthMm: 400, widthMm: 300, edgeMm: 20, count: 2 },
     {
       kind: 'rule-of-28' as const,
     },
   ),
-  'cupUl by film': call(
-    cupUl,
+  'pourUl by film': call(
+    pourUl,
     { shape: 'round' as const, diameterMm: 300, edgeMm: 2, count: 1 },
     {
       kind: 'film' as const,
@@ -216,15 +219,24 @@ const EDGE = {
   massMg: call(massMg, 60_000, 1.2),
   areas: call(areas, { shape: 'rectangle' as const, lengthMm: 400, widthMm: 300, edgeMm: 20, count: 2 }),
   layerUl: call(layerUl, 120_000, 0.25),
-  planParts: call(
-    planParts,
-    300_000,
-    [
-      { vesselId: 'a', parts: 2 },
-      { vesselId: 'b', parts: 1 },
-    ],
-    [{ use: 'reserve' as const, vesselId: 'a', ul: 20_000 }],
+  planAmounts: call(
+    planAmounts,
+    design({
+      cups: [cup('c', [layer('a'), layer('b', { ul: 5_000, share: null })], { copies: 2 })],
+      coats: [coat('base coat', 'w')],
+    }),
+    [210_000],
   ),
+  crackRisk: call(crackRisk, { wetMm: 1.5, waterOfPaint: 0.4 }, [{ wetMm: 2, waterOfPaint: 0.2, cracked: true }]),
+  planMoney: call(planMoney, {
+    paint: [{ ul: 300_000, costPerMl: 8, poured: true }],
+    surfaces: [{ eachMinor: 750, count: 3 }],
+    finishMinor: 400,
+    disposablesMinor: 150,
+    runOffShare: 0.25,
+    savedShare: 0.6,
+    priceMinor: 12_000,
+  }),
   inProportion: call(inProportion, portions, 50),
   takeFrom: call(takeFrom, { id: 'v', label: 'Night', content: portions }, 50),
   takePoured: call(takePoured, { id: 'v', label: 'Night', content: portions }, 350),
@@ -386,12 +398,14 @@ const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhit
   surePaint sureWords keyOf priorsOf cupFor wantedBand undefinedIfMissing isZone knownZone groupBy applySchool schoolsOf ingredients usualWater usualMedium
   countFacets facetColumn flagAgainst fold searchText effectPigment lightfastnessOf needsPigmentCare pigment isPigmentName
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
-  readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit techniqueName
-  techniqueOf barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb`
+  readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit pairWord
+  surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb`
 /** Those that are fed from what is kept: the shapes of what comes in have refused everything else before. */
 const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead
-  besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing`
+  besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing
+  gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
+  asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
   formatRatio formatSize depthText`
@@ -399,7 +413,7 @@ const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatS
 const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen mixOptics mixReflectance withoutSpecular labToLch labToSrgb xyzToLab
   alike matchSteps asSeen mendSteps rank meanColour metamerismIndex pairMix opticsOf packOptics unpackOptics hexOfReflectance paintedOut
   spectrumOf toCalibrate checkPairs valueLadder patchHex reflectanceToXyz srgbToHex dryOf wetOf farthestApart isStrong forecast
-  sheenOfMix sheenShares`
+  sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder`
 
 /** What the rest of Fika takes from the core by name and calls, read off its imports. */
 function takenFromCore(): Set<string> {

@@ -12,7 +12,8 @@ import { FLAG_RULES } from '@/core/paint/flags'
 import { LIGHTFASTNESS } from '@/core/paint/pigments'
 import { BODIES, MATERIAL_KINDS, OPACITIES, SHEENS, STRENGTHS } from '@/core/paint/properties'
 import { FATES, PHOTO_STATES } from '@/core/piece/fates'
-import { PLAN_USES } from '@/core/plan/amounts'
+import { PLAN_KINDS, WORK_KINDS } from '@/core/plan/design'
+import { PLAN_USES } from '@/core/plan/uses'
 import { UNIT_SYSTEMS } from '@/core/quantity/parse'
 import { SURFACE_GRADES, SURFACE_SHAPES } from '@/core/surface/stock'
 import { MOVEMENT_KINDS, VESSEL_KINDS } from '@/core/vessel/kinds'
@@ -110,6 +111,8 @@ const LISTS: Readonly<Record<string, readonly string[]>> = {
   'dropper.drip': DRIPS,
   'stocktake_weight.named': LOSSES,
   'plan_part.use': PLAN_USES,
+  'plan.kind': PLAN_KINDS,
+  'work.kind': WORK_KINDS,
   'piece.fate': FATES,
   'piece_photo.state': PHOTO_STATES,
   'surface_stock.shape': SURFACE_SHAPES,

@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../support/studio'
+import { planInput } from '../support/plans'
 import { notePair, updateMaterial } from '@/db/materials/write'
 import { findMaterial, inputOf } from '@/db/materials/read'
 import { moveSurfaces, saveSurface } from '@/db/surfaces/write'
@@ -36,18 +37,18 @@ async function setting() {
   const pour = async (count: number) => {
     const planId = uuidv7()
     await studio.run((tx) =>
-      savePlan(tx, {
-        id: planId,
-        title: 'Ferry',
-        technique: 'straight',
-        surface: { shape: 'rectangle', lengthMm: 200, widthMm: 200, diameterMm: 0, edgeMm: 10, count },
-        coverage: { kind: 'rule-of-28', wetMm: 1.2, runOffShare: 0.25 },
-        surfaceStockId: surfaceId,
-        surfaceCostMinor: 300,
-        cup: [{ vesselId: bottle, parts: 1 }],
-        apart: [],
-        notes: '',
-      }),
+      savePlan(
+        tx,
+        planInput([bottle], {
+          id: planId,
+          title: 'Ferry',
+          design: {
+            surface: { shape: 'rectangle', lengthMm: 200, widthMm: 200, edgeMm: 10, count },
+            stockId: surfaceId,
+            eachMinor: 300,
+          },
+        }),
+      ),
     )
     const request = {
       requestId: uuidv7(),

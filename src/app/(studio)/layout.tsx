@@ -4,15 +4,20 @@ import { signOutAction } from '@/server/door'
 import { inStudio } from '@/session/current'
 import { Frame } from '@/ui/frame/Frame'
 import { DropSizesHere } from '@/ui/hooks/useDropSizes'
+import { TechniquesHere } from '@/ui/hooks/useTechniques'
+import { ownTechniques } from '@/db/techniques/read'
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
-  const { studio, person } = await inStudio(async (tx, who) => ({
+  const { studio, person, own } = await inStudio(async (tx, who) => ({
     studio: await studioFacts(tx),
     person: who.accountName,
+    own: await ownTechniques(tx),
   }))
   return (
     <Frame studio={{ id: studio.id, name: studio.name }} person={person} signOut={signOutAction}>
-      <DropSizesHere sizes={studio.drops}>{children}</DropSizesHere>
+      <DropSizesHere sizes={studio.drops}>
+        <TechniquesHere own={own}>{children}</TechniquesHere>
+      </DropSizesHere>
     </Frame>
   )
 }

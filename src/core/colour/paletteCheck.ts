@@ -2,9 +2,9 @@ import type { PairVerdict } from './pairVerdicts'
 import type { Sheen } from '../paint/properties'
 import { anyFlakes } from '../paint/sheenOfMix'
 import type { Optics } from './kubelkaMunk'
-import { chroma, hue } from './lab'
 import { pairMix, type PairMix } from './mud'
 import { isWhite } from './paintOptics'
+import { isPink } from './pink'
 import type { Triple } from './srgb'
 
 /** A colour on the palette: a paint, a bottle or a formula. */
@@ -33,9 +33,6 @@ export interface Pair {
   /** Index of the colour of the palette that best goes between two that should not touch. */
   readonly buffer: number | undefined
 }
-
-/** Tints that are pink: hue in degrees of CIELAB, and how much colour it takes to see it. Start values of Fika. */
-const isPink = (lab: Triple) => (hue(lab) >= 305 || hue(lab) <= 35) && chroma(lab) >= 12
 
 /** Whether white beside this colour goes pink, by the mix of the two itself. Flakes tint nothing. */
 function tints(a: PaletteColour, b: PaletteColour, mix: PairMix): boolean {

@@ -1,5 +1,5 @@
 import type { Role } from '../paint/properties'
-import type { Technique } from '../technique/techniques'
+import type { Technique } from '../technique/technique'
 
 /** What the maker wants to see: thin blends and opens cells, thick keeps lines. */
 export const LOOKS = ['as usual', 'blended', 'lines kept'] as const

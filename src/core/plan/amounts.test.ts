@@ -1,37 +1,45 @@
-import { needs, planParts } from './amounts'
+import { coat, cup, design, layer } from '../../../tests/support/design'
+import { needs, planAmounts } from './amounts'
+
+const plan = design({
+  school: { kind: 'own', ul: 100_000 },
+  cups: [
+    cup('c', [
+      layer('white', { id: '1', share: 1 }),
+      layer('teal', { id: '2', share: 2 }),
+      layer('white', { id: '3', share: 1 }),
+      layer('', { id: '4', of: null, share: 1 }),
+      layer('f', { id: '5', of: { kind: 'formula', id: 'f' }, share: 1 }),
+    ]),
+  ],
+  coats: [coat('base coat', 'white', { ul: 50_000 }), coat('reserve', 'teal', { ul: 0 })],
+})
 
 describe('amounts of a plan', () => {
-  const cup = [
-    { vesselId: 'teal', parts: 2 },
-    { vesselId: 'white', parts: 1 },
-    { vesselId: 'none', parts: 0 },
-  ]
-  it('splits the cup exactly and adds what is planned apart', () => {
-    const parts = planParts(100_000, cup, [
-      { use: 'base coat', vesselId: 'white', ul: 50_000 },
-      { use: 'reserve', vesselId: 'teal', ul: 0 },
+  it('sums a bottle that comes again, keeps uses apart, and says what names nothing yet', () => {
+    const amounts = planAmounts(plan)
+    expect(amounts.parts).toEqual([
+      { use: 'cup', of: { kind: 'bottle', id: 'white' }, ul: 33_334 },
+      { use: 'cup', of: { kind: 'bottle', id: 'teal' }, ul: 33_333 },
+      { use: 'cup', of: { kind: 'formula', id: 'f' }, ul: 16_666 },
+      { use: 'base coat', of: { kind: 'bottle', id: 'white' }, ul: 50_000 },
     ])
-    expect(parts).toEqual([
-      { use: 'cup', vesselId: 'teal', parts: 2, ul: 66_667 },
-      { use: 'cup', vesselId: 'white', parts: 1, ul: 33_333 },
-      { use: 'base coat', vesselId: 'white', parts: null, ul: 50_000 },
-    ])
-    expect(
-      needs(
-        parts,
-        new Map([
-          ['teal', 70_000],
-          ['white', 60_000],
-        ]),
-      ),
-    ).toEqual([
-      { vesselId: 'teal', needUl: 66_667, shortUl: 0 },
-      { vesselId: 'white', needUl: 83_333, shortUl: 23_333 },
-    ])
+    expect(amounts.unnamedUl).toBe(16_667)
+    expect(amounts.parts.filter((p) => p.use === 'cup').reduce((s, p) => s + p.ul, 0) + amounts.unnamedUl).toBe(100_000)
   })
-  it('plans nothing without a cup, and counts an unknown bottle as empty', () => {
-    expect(planParts(0, cup, [])).toEqual([])
-    expect(planParts(10, [], [])).toEqual([])
-    expect(needs(planParts(9, cup, []), new Map())[0]).toEqual({ vesselId: 'teal', needUl: 6, shortUl: 6 })
+  it('says what each is short of over all uses; what is not mixed yet is short of all', () => {
+    const { parts } = planAmounts(plan)
+    const short = needs(
+      parts,
+      new Map([
+        ['teal', 40_000],
+        ['white', 60_000],
+      ]),
+    )
+    expect(short.map((n) => [n.of.id, n.needUl, n.shortUl])).toEqual([
+      ['white', 83_334, 23_334],
+      ['teal', 33_333, 0],
+      ['f', 16_666, 16_666],
+    ])
   })
 })

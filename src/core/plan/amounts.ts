@@ -1,56 +1,66 @@
-import { mustBeAmounts } from '../mustBe'
-import { apportionParts } from '../mix/apportion'
+import type { Of, Design } from './design'
+import { coatUl } from './coats'
+import { fillCups, type Filled } from './cups'
+import type { PlanUse } from './uses'
 
-/** What a bottle is planned for: its share of the cup, or something planned apart from it. */
-export const PLAN_USES = ['cup', 'base coat', 'slip coat', 'reserve'] as const
-export type PlanUse = (typeof PLAN_USES)[number]
-
-/** What is planned apart from the cup. */
-export const APART_USES = ['base coat', 'slip coat', 'reserve'] as const satisfies readonly PlanUse[]
-export type ApartUse = (typeof APART_USES)[number]
-
+/** What a plan takes of one source for one use, µl. */
 export interface PlanPart {
   readonly use: PlanUse
-  readonly vesselId: string
-  /** Share in the cup, by parts; ignored for the other uses. */
-  readonly parts: number | null
+  readonly of: Of
   readonly ul: number
 }
 
-/**
- * Volumes of a plan: the cup split by parts so that they sum to it exactly, and what is planned apart as it is.
- * A bottle without a share is left out.
- */
-export function planParts(
-  cupUl: number,
-  cup: readonly { vesselId: string; parts: number }[],
-  apart: readonly { use: Exclude<PlanUse, 'cup'>; vesselId: string; ul: number }[],
-): PlanPart[] {
-  mustBeAmounts('An amount of the plan', [cupUl, ...cup.map((p) => p.parts), ...apart.map((a) => a.ul)])
-  const sharing = cup.filter((c) => c.parts > 0)
-  const shares =
-    sharing.length && cupUl > 0
-      ? apportionParts(
-          cupUl,
-          sharing.map((c) => c.parts),
-        )
-      : []
-  return [
-    ...sharing.map((c, i): PlanPart => ({ use: 'cup', vesselId: c.vesselId, parts: c.parts, ul: shares[i] ?? 0 })),
-    ...apart.filter((a) => a.ul > 0).map((a): PlanPart => ({ ...a, parts: null })),
-  ].filter((p) => p.ul > 0)
+/** Amounts of a whole plan. */
+export interface PlanAmounts extends Filled {
+  /** Of each source by use, in the order of the cups and their layers, then coats. */
+  readonly parts: readonly PlanPart[]
+  /** Of each coat, µl. */
+  readonly coats: ReadonlyMap<string, number>
+  /** Layers that are in a cup and name nothing yet, µl. */
+  readonly unnamedUl: number
 }
 
-/** What each bottle must give over all uses, and by how much it falls short of it, µl. */
+/**
+ * Works out a whole plan: cups, layers, coats, and what each bottle, formula or recipe gives.
+ * @param sizes brims of the studio's cups, µl
+ * @throws Invalid for impossible sizes
+ */
+export function planAmounts(design: Design, sizes: readonly number[] = []): PlanAmounts {
+  const filled = fillCups(design, sizes)
+  const parts = new Map<string, PlanPart>()
+  const add = (use: PlanUse, of: Of, ul: number) => {
+    const key = `${use} ${of.kind} ${of.id}`
+    if (ul > 0) parts.set(key, { use, of, ul: (parts.get(key)?.ul ?? 0) + ul })
+  }
+  let unnamedUl = 0
+  for (const cup of design.cups) {
+    const { layers, ul } = filled.cups.find((c) => c.id === cup.id)!
+    let named = 0
+    for (const layer of cup.layers) {
+      const takes = layers.find((l) => l.layer === layer.id)!.ul
+      if (layer.of) {
+        add('cup', layer.of, takes)
+        named += takes
+      }
+    }
+    unnamedUl += ul - named
+  }
+  const coats = new Map(design.coats.map((c) => [c.id, coatUl(c, design.surfaces)] as const))
+  for (const c of design.coats) if (c.of) add(c.role, c.of, coats.get(c.id)!)
+  return { ...filled, parts: [...parts.values()], coats, unnamedUl }
+}
+
+/** What each source must give over all uses, and by how much it falls short of what it holds, µl. */
 export function needs(
   parts: readonly PlanPart[],
   haveUl: ReadonlyMap<string, number>,
-): { vesselId: string; needUl: number; shortUl: number }[] {
-  const need = new Map<string, number>()
-  for (const p of parts) need.set(p.vesselId, (need.get(p.vesselId) ?? 0) + p.ul)
-  return [...need].map(([vesselId, needUl]) => ({
-    vesselId,
+): { of: Of; needUl: number; shortUl: number }[] {
+  const sums = new Map<string, { of: Of; needUl: number }>()
+  for (const { of, ul } of parts)
+    sums.set(`${of.kind} ${of.id}`, { of, needUl: (sums.get(`${of.kind} ${of.id}`)?.needUl ?? 0) + ul })
+  return [...sums.values()].map(({ of, needUl }) => ({
+    of,
     needUl,
-    shortUl: Math.max(0, needUl - (haveUl.get(vesselId) ?? 0)),
+    shortUl: Math.max(0, needUl - (of.kind === 'bottle' ? (haveUl.get(of.id) ?? 0) : 0)),
   }))
 }

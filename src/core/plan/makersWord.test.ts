@@ -1,4 +1,4 @@
-import { wordsOnPlan } from './makersWord'
+import { pairWord, wordsOnPlan } from './makersWord'
 
 const word = {
   paints: {
@@ -48,4 +48,17 @@ describe('the maker’s own word on a plan', () => {
     ])
     expect(wordsOnPlan([bottle('A', 'cup', ['v']), bottle('B', 'reserve', ['y'])], word)).toEqual([])
   })
+})
+
+describe('the word on two mixes', () => {
+  const mix = (...shares: [string, number][]) => shares.map(([id, share]) => ({ id, share }))
+  it('counts where both paints are a fifth of the colour of their mix or more, whichever way round', () => {
+    expect(pairWord(mix(['v', 0.2], ['x', 0.8]), mix(['y', 1]), word.pairs)).toBe('never')
+    expect(pairWord(mix(['y', 1]), mix(['v', 1]), word.pairs)).toBe('never')
+    expect(pairWord(mix(['v', 0.19], ['x', 0.81]), mix(['y', 1]), word.pairs)).toBeUndefined()
+  })
+  it('a word against outranks one for', () =>
+    expect(pairWord(mix(['v', 1]), mix(['t', 0.5], ['y', 0.5]), word.pairs)).toBe('never'))
+  it('within one mix it says nothing', () =>
+    expect(pairWord(mix(['v', 0.5], ['y', 0.5]), mix(['x', 1]), word.pairs)).toBeUndefined())
 })

@@ -31,13 +31,24 @@ const VERDICT = {
   surprising: 'surprisingly good together',
 } as const
 
+const isSeen = (paints: Used['paints'], id: string) => paints.some((p) => p.id === id && p.share >= SEEN - 1e-9)
+
+/**
+ * What the maker said of two mixes: of a paint of one and a paint of the other, where both are a main colour of theirs.
+ * A word against outranks one for.
+ */
+export function pairWord(a: Used['paints'], b: Used['paints'], pairs: MakersWord['pairs']): PairVerdict | undefined {
+  const said = pairs.filter((p) => (isSeen(a, p.aId) && isSeen(b, p.bId)) || (isSeen(a, p.bId) && isSeen(b, p.aId)))
+  return (said.find((p) => p.verdict === 'never') ?? said[0])?.verdict
+}
+
 /**
  * What the maker has said that bears on a plan: notes on pairs that meet in the cup, those against first, then flags
  * of paints used in a role they are kept out of. One sentence each.
  */
 export function wordsOnPlan(used: readonly Used[], word: MakersWord): { against: boolean; text: string }[] {
   const cup = used.filter((u) => u.use === 'cup')
-  const inCup = (id: string) => cup.filter((u) => u.paints.some((p) => p.id === id && p.share >= SEEN - 1e-9))
+  const inCup = (id: string) => cup.filter((u) => isSeen(u.paints, id))
   const because = (note: string) => (note ? `: ${note}` : '')
   const name = (id: string) => word.paints[id]?.name ?? 'a paint'
   const pairs = word.pairs

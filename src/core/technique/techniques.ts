@@ -1,25 +1,85 @@
-/** A way of pouring, and the level time it wants. */
-export interface Technique {
-  readonly key: string
-  readonly name: string
-  /** Seconds until flat, least and most. Start values of Fika, editable. */
-  readonly levelTimeS: readonly [number, number]
-}
+import { Invalid } from '../errors'
+import { blowOut } from './blowOut'
+import { cutLine } from './cutLine'
+import { dutch } from './dutch'
+import { flipAndDrag } from './flipAndDrag'
+import { flipCup } from './flipCup'
+import { funnel } from './funnel'
+import { openCup } from './openCup'
+import { pearlBaseAndTop } from './pearlBaseAndTop'
+import { pouredLine } from './pouredLine'
+import { puddles } from './puddles'
+import { puddleSwipe } from './puddleSwipe'
+import { ring } from './ring'
+import { straight } from './straight'
+import { straightIntoRing } from './straightIntoRing'
+import { strainer } from './strainer'
+import { swipe } from './swipe'
+import type { Technique } from './technique'
+import { travelingRing } from './travelingRing'
+import { treeRing } from './treeRing'
+import { twoToneBase } from './twoToneBase'
 
+/** The techniques Fika ships with; a studio keeps its own beside them. */
 export const TECHNIQUES: readonly Technique[] = [
-  { key: 'ring', name: 'Ring or tree-ring pour', levelTimeS: [3, 5] },
-  { key: 'open-cup', name: 'Open cup or funnel', levelTimeS: [2, 4] },
-  { key: 'straight', name: 'Straight pour', levelTimeS: [1, 2] },
-  { key: 'flip-cup', name: 'Flip cup', levelTimeS: [1, 1.5] },
-  { key: 'swipe', name: 'Swipe or puddle and swipe', levelTimeS: [0.5, 1.5] },
-  { key: 'blow-out', name: 'Blow-out or cells-first', levelTimeS: [0, 0.4] },
+  ring,
+  treeRing,
+  straightIntoRing,
+  cutLine,
+  openCup,
+  funnel,
+  pouredLine,
+  straight,
+  twoToneBase,
+  strainer,
+  puddles,
+  flipCup,
+  flipAndDrag,
+  swipe,
+  puddleSwipe,
+  pearlBaseAndTop,
+  travelingRing,
+  dutch,
+  blowOut,
 ]
 
 /** The technique a choice begins with where nobody has chosen. */
-export const USUAL_TECHNIQUE = 'straight'
+export const USUAL_TECHNIQUE = straight.key
 
-/** The technique of a key; undefined where none has it, and then nothing is wanted of a mix. */
-export const techniqueOf = (key: string): Technique | undefined => TECHNIQUES.find((t) => t.key === key)
+/** Those a studio can choose from: its own after those that ship with Fika. */
+export class TechniqueBook {
+  readonly all: readonly Technique[]
+  readonly #byKey: ReadonlyMap<string, Technique>
 
-/** A technique's name; the key itself where it is none of ours. */
-export const techniqueName = (key: string): string => techniqueOf(key)?.name ?? key
+  constructor(own: readonly Technique[] = []) {
+    this.all = [...TECHNIQUES, ...own]
+    this.#byKey = new Map(this.all.map((t) => [t.key, t]))
+  }
+
+  /** The technique of a key. @throws Invalid where none has it: nothing else is taken in its place */
+  of(key: string): Technique {
+    const found = this.#byKey.get(key)
+    if (!found)
+      throw new Invalid(`There is no technique “${key.slice(0, 60)}” here. Choose one from the list.`, 'technique')
+    return found
+  }
+
+  /** The technique of a key that was kept; undefined where it has been taken away since. */
+  find(key: string): Technique | undefined {
+    return this.#byKey.get(key)
+  }
+
+  /** A technique's name; the key itself where it has been taken away since. */
+  name(key: string): string {
+    return this.#byKey.get(key)?.name ?? key
+  }
+
+  /** Its place in the list; after all others where it has none. */
+  order(key: string): number {
+    const at = this.all.findIndex((t) => t.key === key)
+    return at < 0 ? this.all.length : at
+  }
+}
+
+/** Those that ship with Fika. */
+export const SHIPPED = new TechniqueBook()

@@ -1,5 +1,5 @@
 import type { Role } from '../paint/properties'
-import type { PlanUse } from '../plan/amounts'
+import type { PlanUse } from '../plan/uses'
 
 /**
  * Roles that silicone and other additives must stay out of: what lies under the pour or on the bare surface, where they

@@ -2,6 +2,7 @@ import { START_DROPS } from '../quantity/dropSizes'
 import { formatMl, formatSmall, formatSmallBeside, isCounted } from '../quantity/format'
 import { thinWithin } from '../consistency/waterAdvice'
 import { sinceRead, type Read, type SinceRead } from './thickening'
+import type { TechniqueBook } from '../technique/techniques'
 import { CHECK_AFTER_DAYS, LOW_SHARE, USUAL_CAPACITY_UL } from './level'
 
 /** What is kept of a bottle and decides what it needs. Times in ms since 1970. */
@@ -87,10 +88,11 @@ export function factsFromTexts(
     evaporatedUl: number
   },
   now: number,
+  techniques?: TechniqueBook,
 ): RackFacts {
   const ms = (text: string | null) => (text === null ? null : Date.parse(text))
   return {
-    ...sinceRead(b, ms(b.readAt), now),
+    ...sinceRead(b, ms(b.readAt), now, techniques),
     ul: b.ul,
     capacityUl: b.capacityUl,
     evaporatedUl: b.evaporatedUl,

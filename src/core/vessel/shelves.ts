@@ -1,7 +1,7 @@
 import { hexToLab } from '../colour/lab'
 import { HUE_FAMILIES, hueFamily } from '../colour/hueFamily'
 import { bandOf, START_BANDS, type Band } from '../consistency/levelTime'
-import { TECHNIQUES } from '../technique/techniques'
+import { SHIPPED, type TechniqueBook } from '../technique/techniques'
 
 /** How the shelves of the rack are made up. */
 export const GROUPINGS = ['none', 'palette', 'colour', 'age', 'consistency', 'technique'] as const
@@ -32,6 +32,7 @@ export function shelfOf(
   by: Grouping,
   now: number,
   bands: readonly Band[] = START_BANDS,
+  techniques: TechniqueBook = SHIPPED,
 ): { name: string; order: number } {
   if (by === 'palette') return b.palette ? { name: b.palette, order: 0 } : { name: 'No palette', order: 1 }
   if (by === 'colour') {
@@ -49,8 +50,8 @@ export function shelfOf(
     return { name: band.name[0]!.toUpperCase() + band.name.slice(1), order: bands.indexOf(band) }
   }
   if (by === 'technique') {
-    const order = TECHNIQUES.findIndex((t) => t.key === b.technique)
-    return order < 0 ? { name: 'For anything', order: TECHNIQUES.length } : { name: TECHNIQUES[order]!.name, order }
+    const meant = b.technique === null ? undefined : techniques.find(b.technique)
+    return meant ? { name: meant.name, order: techniques.order(meant.key) } : { name: 'For anything', order: Infinity }
   }
   return { name: '', order: 0 }
 }
@@ -67,10 +68,11 @@ export function shelves<B>(
   by: Grouping,
   now: number,
   bands?: readonly Band[],
+  techniques: TechniqueBook = SHIPPED,
 ): ShelfRow<B>[] {
   const found = new Map<string, { name: string; order: number; bottles: B[] }>()
   for (const b of bottles) {
-    const { name, order } = shelfOf(facts(b), by, now, bands)
+    const { name, order } = shelfOf(facts(b), by, now, bands, techniques)
     const shelf = found.get(name)
     if (shelf) shelf.bottles.push(b)
     else found.set(name, { name, order, bottles: [b] })

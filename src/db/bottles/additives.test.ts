@@ -1,10 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
+import { planInput } from '../../../tests/support/plans'
 import { undo } from '@/server/undo'
 import { endPool } from '../base/pool'
 import { mixBottle, pour, reclaimRunOff, splitBottle, topUpBottle } from '../ledger'
 import { savePlan } from '../plans/write'
-import { planSchema } from '../plans/schema'
 import { editBottle, pourTogether } from './edit'
 import { findBottle } from './read'
 import { rackBottles } from './rack'
@@ -78,16 +78,7 @@ describe('an additive stays with what it was dropped into', () => {
   it('a plan may pour it, and may not lay it underneath', async () => {
     const { studio, plain, oily } = await room()
     const plan = (under: string) =>
-      planSchema.cast({
-        id: uuidv7(),
-        title: 'Square',
-        technique: 'straight',
-        surface: { shape: 'rectangle', lengthMm: 100, widthMm: 100, edgeMm: 0, count: 1 },
-        coverage: { kind: 'rule-of-28' },
-        surfaceCostMinor: 0,
-        cup: [{ vesselId: oily, parts: 1 }],
-        apart: [{ use: 'base coat', vesselId: under, ul: 9_000 }],
-      })
+      planInput([oily], { design: { coats: [{ role: 'base coat', of: { kind: 'bottle', id: under }, ul: 9_000 }] } })
     await studio.run((tx) => savePlan(tx, plan(plain)))
     await expect(studio.run((tx) => savePlan(tx, plan(oily)))).rejects.toThrow('so Oily cannot be a base coat')
   })

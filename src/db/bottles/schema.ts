@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup'
 import { idSchema } from '../base/idSchema'
+import { techniqueKey } from '../techniques/schema'
 import { ROLES } from '@/core/paint/properties'
 import { LOSSES } from '@/core/vessel/weighIn'
 
@@ -54,7 +55,7 @@ export const editBottleSchema = object({
     .required('Give the bottle a name.'),
   role: string().oneOf(ROLES, 'Choose a role.').required(),
   palette: string().trim().max(80, 'The palette’s name is longer than 80 characters. Shorten it.').default(''),
-  technique: string().max(30).nullable().default(null),
+  technique: techniqueKey().nullable().default(null),
   notes: string().max(4000, 'The notes are longer than 4,000 characters. Shorten them.').default(''),
 })
 export const codeSchema = object({

@@ -1,4 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup'
+import { daySchema } from '@/db/base/daySchema'
 import { idSchema } from '@/db/base/idSchema'
 import { OFFER_KINDS, type Offer } from '@/core/purchase/offers'
 import { priceMinor, volumeUl } from './fields'
@@ -79,7 +80,6 @@ export const finishSchema = object({
 })
 export const lotSchema = object({ lotId: idSchema })
 
-const day = string().matches(/^\d{4}-\d{2}-\d{2}$/, 'Type days like 2026-05-31.')
 export const offerSchema = object({
   id: idSchema,
   materialId: idSchema,
@@ -87,8 +87,8 @@ export const offerSchema = object({
   sizeUl: size,
   listMinor: priceMinor().required('Type the list price of one, like 9.90.'),
   terms: termsSchema.required(),
-  startsOn: day.required('Type the day it began, like 2026-05-31.'),
-  endsOn: day.nullable().default(null),
+  startsOn: daySchema.required('Type the day it began, like 2026-05-31.'),
+  endsOn: daySchema.nullable().default(null),
 })
 export const dropOfferSchema = object({ id: idSchema })
 export type OfferInput = InferType<typeof offerSchema>

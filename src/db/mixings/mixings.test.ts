@@ -108,12 +108,23 @@ describe('recipes', () => {
     const [id, requestId] = [uuidv7(), uuidv7()]
     const save = (more: object = {}) =>
       studio.run((tx) =>
-        saveRecipe(tx, { requestId: uuidv7(), id, name: 'House white', note: '', body: { ratio: '2 : 1' }, ...more }),
+        saveRecipe(tx, {
+          requestId: uuidv7(),
+          id,
+          name: 'House white',
+          note: '',
+          body: { ratio: '2 : 1', technique: 'straight' },
+          ...more,
+        }),
       )
-    expect([await save({ requestId }), await save({ requestId }), await save({ body: { ratio: '3 : 1' } })]).toEqual([
-      1, 1, 2,
-    ])
-    await expect(save({ requestId, body: { ratio: 'x' } })).rejects.toMatchObject({ code: 'Conflict' })
+    expect([
+      await save({ requestId }),
+      await save({ requestId }),
+      await save({ body: { ratio: '3 : 1', technique: 'straight' } }),
+    ]).toEqual([1, 1, 2])
+    await expect(save({ requestId, body: { ratio: 'x', technique: 'straight' } })).rejects.toMatchObject({
+      code: 'Conflict',
+    })
     const recipe = await studio.run((tx) => findRecipe<{ ratio: string }>(tx, id))
     expect(recipe.versions.map((v) => v.body.ratio)).toEqual(['3 : 1', '2 : 1'])
     await expect(save({ id: uuidv7(), name: ' HOUSE white' })).rejects.toThrow('already')

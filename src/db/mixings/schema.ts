@@ -2,6 +2,7 @@ import { READING_WAYS } from '@/core/consistency/levelTime'
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup'
 import { ROLES } from '@/core/paint/properties'
 import { idSchema } from '@/db/base/idSchema'
+import { techniqueKey } from '@/db/techniques/schema'
 import { bottleFields } from './bottleFields'
 import { recipeShape } from './recipeShape'
 import { seconds } from '@/db/bottles/readingSchema'
@@ -27,7 +28,7 @@ export const beginGuideSchema = object({
   recipe: object(recipeShape).required(),
   label: string().trim().max(120).default(''),
   role: string().oneOf(ROLES).required(),
-  technique: string().max(30).required(),
+  technique: techniqueKey().required('Choose a technique.'),
   bandS: array(number().min(0).max(600).required()).length(2).required(),
   cupUl: ul.min(1).nullable().default(null),
   waterId: string().max(40).default(''),

@@ -4,6 +4,8 @@ import { makeStudio } from '../../../tests/support/studio'
 import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { findPlan } from '@/db/plans/read'
+import { savePlan } from '@/db/plans/write'
+import { planInput } from '../../../tests/support/plans'
 import { mayGoBack, pourBack } from '@/db/ledger'
 import { findPiece, piecesPouredFrom } from './read'
 import { pourPlan } from './pour'
@@ -15,22 +17,9 @@ async function planned(bottleUl = 60_000) {
   const studio = await makeStudio()
   const paint = await studio.paint('Teal')
   const bottle = await studio.bottle('Teal 1', [{ materialId: paint, ul: bottleUl }])
-  const planId = uuidv7()
-  await studio.run(async (tx) => {
-    await tx.q(
-      `insert into plan (studio_id, id, title, technique, surface, coverage, cup_ul) values ($1, $2, 'Square', 'straight', $3, $4, 16000)`,
-      [
-        tx.studioId,
-        planId,
-        JSON.stringify({ shape: 'rectangle', lengthMm: 100, widthMm: 100, edgeMm: 0, count: 1 }),
-        JSON.stringify({ kind: 'rule-of-28' }),
-      ],
-    )
-    await tx.q(
-      `insert into plan_part (studio_id, plan_id, line_no, use, vessel_id, parts, ul) values ($1, $2, 1, 'cup', $3, 1, 16000)`,
-      [tx.studioId, planId, bottle],
-    )
-  })
+  const plan = planInput([bottle], { design: { school: { kind: 'own', ul: 16_000 } } })
+  const planId = plan.id
+  await studio.run((tx) => savePlan(tx, plan))
   const input = (ul = 16_000) => ({
     requestId: uuidv7(),
     planId,
@@ -113,7 +102,7 @@ describe('pouring a plan', () => {
     const piece = await studio.run((tx) => findPiece(tx, pour.pieceId))
     expect(piece.colours.map((c) => [c.label, c.ul])).toEqual([['Teal 1', 11_000]])
     expect(await studio.run((tx) => piecesPouredFrom(tx, bottle))).toEqual([
-      { id: pour.pieceId, title: 'Square', ul: 11_000 },
+      { id: pour.pieceId, title: 'Small square', ul: 11_000 },
     ])
     expect(await studio.holds(pour.vesselId)).toBe(11_000)
     await expectBalanced(studio)

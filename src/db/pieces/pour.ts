@@ -1,4 +1,6 @@
 import { Conflict } from '@/core/errors'
+import type { PlannedSurface } from '@/core/plan/design'
+import { areas } from '@/core/surface/area'
 import { pour, type Follow } from '../ledger'
 import { lockPlan, markPoured, markUnpoured } from '../plans/write'
 import { takeSurfaces } from '../surfaces/write'
@@ -40,14 +42,27 @@ export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ p
       booked.movementId,
       plan.title,
       plan.technique,
-      JSON.stringify(plan.surface),
-      plan.surfaceCostMinor,
+      JSON.stringify(mainSurface(plan.design.surfaces)),
+      plan.design.surfaces.reduce((sum, s) => sum + s.eachMinor * s.surface.count, 0),
       at ?? null,
     ],
   )
   await markPoured(tx, plan.id, at)
-  if (plan.surfaceStockId) await takeSurfaces(tx, plan.surfaceStockId, plan.surface.count, input.requestId, plan.title)
+  for (const [stockId, count] of fromShelf(plan.design.surfaces))
+    await takeSurfaces(tx, stockId, count, input.requestId, plan.title)
   return { pieceId: input.pieceId }
+}
+
+/** The surface a piece hangs by: the largest face of the plan. */
+const mainSurface = (surfaces: readonly PlannedSurface[]) =>
+  surfaces.reduce((a, b) => (areas(b.surface).faceMm2 > areas(a.surface).faceMm2 ? b : a)).surface
+
+/** How many of each kind come off the shelf. */
+function fromShelf(surfaces: readonly PlannedSurface[]): Map<string, number> {
+  const counts = new Map<string, number>()
+  for (const { stockId, surface } of surfaces)
+    if (stockId) counts.set(stockId, (counts.get(stockId) ?? 0) + surface.count)
+  return counts
 }
 
 /** A pour that is undone leaves no piece on the wall, and its plan is to be poured again. */

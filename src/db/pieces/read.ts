@@ -1,6 +1,6 @@
 import type { PhotoState } from '@/core/piece/fates'
 import { NotFound } from '@/core/errors'
-import type { Surface } from '@/core/surface/area'
+import type { Surface } from '@/core/surface/shapes'
 import { notUndone } from '../ledger'
 import type { Tx } from '@/db/base/withStudio'
 
@@ -20,6 +20,7 @@ export interface Piece {
   readonly surfaceCostMinor: number
   readonly pouredAt: string
   readonly dryingNotes: string
+  readonly nextTime: string
   readonly rating: number | null
   readonly faults: readonly string[]
   readonly fate: string
@@ -39,7 +40,7 @@ const GIVEN = `select l.from_vessel_id as bottle_id, l.ul from movement_line l
       and ${notUndone('m')}`
 
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
-    p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.rating,
+    p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.next_time as "nextTime", p.rating,
     p.faults, p.fate, p.revision,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
       from (select v.label, b.colour_hex as hex, sum(g.ul)::bigint as ul
@@ -74,6 +75,16 @@ export function piecesPouredFrom(tx: Tx, vesselId: string): Promise<{ id: string
        and p.movement_id in (select movement_id from movement_line where studio_id = $1 and from_vessel_id = $2)
      order by p.poured_at desc limit 30`,
     [tx.studioId, vesselId],
+  )
+}
+
+/** What each bottle really gave a piece, µl, less what was poured back. */
+export function loadedOf(tx: Tx, pieceId: string): Promise<{ bottle: string; ul: number }[]> {
+  return tx.q(
+    `select t.bottle, t.ul from piece p
+     cross join lateral (select g.bottle_id as bottle, sum(g.ul)::bigint as ul from (${GIVEN}) g group by 1) t
+     where p.studio_id = $1 and p.id = $2 and t.ul > 0 order by t.ul desc`,
+    [tx.studioId, pieceId],
   )
 }
 

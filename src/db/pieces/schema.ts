@@ -11,6 +11,8 @@ export const pieceSchema = object({
     .max(120, 'The title is longer than 120 characters. Shorten it.')
     .required('Give the piece a title.'),
   dryingNotes: string().max(8000, 'The notes are longer than 8,000 characters. Shorten them.').default(''),
+  /** What the maker would do another time. */
+  nextTime: string().trim().max(400, 'Next time is longer than 400 characters. Shorten it.').default(''),
   rating: number().integer().min(1).max(5).nullable().default(null),
   faults: array(
     string()

@@ -6,9 +6,19 @@ import { PHOTO, type PieceInput } from './schema'
 /** Notes how a piece dried. @throws Conflict when somebody else noted something since it was opened */
 export async function notePiece(tx: Tx, piece: PieceInput): Promise<void> {
   const done = await tx.q(
-    `update piece set title = $4, drying_notes = $5, rating = $6, faults = $7, fate = $8, revision = revision + 1, updated_at = now()
+    `update piece set title = $4, drying_notes = $5, rating = $6, faults = $7, fate = $8, next_time = $9, revision = revision + 1, updated_at = now()
      where studio_id = $1 and id = $2 and revision = $3 returning 1`,
-    [tx.studioId, piece.id, piece.revision, piece.title, piece.dryingNotes, piece.rating, piece.faults, piece.fate],
+    [
+      tx.studioId,
+      piece.id,
+      piece.revision,
+      piece.title,
+      piece.dryingNotes,
+      piece.rating,
+      piece.faults,
+      piece.fate,
+      piece.nextTime,
+    ],
   )
   if (done.length === 0)
     throw new Conflict(

@@ -1,5 +1,6 @@
 import { Conflict, NotFound } from '@/core/errors'
 import { madeBefore } from '@/db/base/onceOnly'
+import { techniqueBook } from '../techniques/read'
 import type { Tx } from '@/db/base/withStudio'
 
 /** One version of a named recipe; never changed, only followed by others. */
@@ -42,10 +43,11 @@ export async function findRecipe<Body>(tx: Tx, id: string): Promise<NamedRecipe<
  * @returns the version
  * @throws Conflict when another recipe has the name, or the request was made before with other content
  */
-export async function saveRecipe(
+export async function saveRecipe<B extends { readonly technique: string }>(
   tx: Tx,
-  r: { requestId: string; id: string; name: string; note: string; body: unknown },
+  r: { requestId: string; id: string; name: string; note: string; body: B },
 ): Promise<number> {
+  ;(await techniqueBook(tx)).of(r.body.technique)
   await madeBefore(tx, r.requestId, 'recipe', r)
   const [before] = await tx.q<{ version: number }>(
     'select version from recipe_version where studio_id = $1 and request_id = $2',

@@ -1,13 +1,11 @@
 import { array, number, object, string, type InferType } from 'yup'
-import { TECHNIQUES } from '@/core/technique/techniques'
 import { MEDIUM_KINDS, ROLES, BODIES } from '@/core/paint/properties'
+import { USUAL_TECHNIQUE } from '@/core/technique/techniques'
+import { techniqueKey } from '@/db/techniques/schema'
 import { idSchema } from '@/db/base/idSchema'
 
 const typed = string().trim().max(40).default('')
 const row = object({ id: idSchema, parts: typed })
-const techniqueKey = string()
-  .oneOf(TECHNIQUES.map((t) => t.key))
-  .default('straight')
 
 /** A recipe as it is kept: what was typed, without amounts. */
 export const recipeBodySchema = object({
@@ -21,7 +19,7 @@ export const recipeBodySchema = object({
     .max(12, 'Twelve steps are the most.')
     .required(),
   role: string().oneOf(ROLES).default('pour'),
-  technique: techniqueKey,
+  technique: techniqueKey().default(USUAL_TECHNIQUE),
 })
 export type RecipeBody = InferType<typeof recipeBodySchema>
 

@@ -33,7 +33,7 @@ export async function moveSurfaces(tx: Tx, m: MoveInput): Promise<void> {
   await madeBefore(tx, m.requestId, 'surfaces', m)
   const made = await tx.q(
     `insert into surface_move (studio_id, id, request_id, surface_id, count, price_minor, by, note)
-     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (studio_id, request_id) do nothing returning id`,
+     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (studio_id, request_id, surface_id) do nothing returning id`,
     [tx.studioId, uuidv7(), m.requestId, m.surfaceId, m.count, m.count > 0 ? m.priceMinor : null, tx.accountId, m.note],
   )
   if (made.length === 0) return
@@ -62,7 +62,7 @@ export async function takeSurfaces(tx: Tx, id: string, count: number, requestId:
     `insert into surface_move (studio_id, id, request_id, surface_id, count, by, note)
      select $1, $2, $3, $4, -least($5::int, sum(count)::int), $6, left('poured: ' || $7, 400)
      from surface_move where studio_id = $1 and surface_id = $4 having sum(count) > 0
-     on conflict (studio_id, request_id) do nothing`,
+     on conflict (studio_id, request_id, surface_id) do nothing`,
     [tx.studioId, uuidv7(), requestId, id, count, tx.accountId, title],
   )
 }
@@ -71,9 +71,9 @@ export async function takeSurfaces(tx: Tx, id: string, count: number, requestId:
 export const surfacesReturned: Follow = async (tx, { movementId, requestId }) => {
   await tx.q(
     `insert into surface_move (studio_id, id, request_id, surface_id, count, by, note)
-     select $1, $3, $4, s.surface_id, -s.count, $5, 'pour undone'
+     select $1, gen_random_uuid(), $3, s.surface_id, -s.count, $4, 'pour undone'
      from surface_move s join movement m on m.studio_id = s.studio_id and m.request_id = s.request_id
-     where s.studio_id = $1 and m.id = $2 on conflict (studio_id, request_id) do nothing`,
-    [tx.studioId, movementId, uuidv7(), requestId, tx.accountId],
+     where s.studio_id = $1 and m.id = $2 on conflict (studio_id, request_id, surface_id) do nothing`,
+    [tx.studioId, movementId, requestId, tx.accountId],
   )
 }

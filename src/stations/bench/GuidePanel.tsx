@@ -4,7 +4,8 @@ import { Button, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { techniqueOf, TECHNIQUES, USUAL_TECHNIQUE } from '@/core/technique/techniques'
+import { USUAL_TECHNIQUE } from '@/core/technique/techniques'
+import { useTechniques } from '@/ui/hooks/useTechniques'
 import { LOOKS, wantedBand, type Look } from '@/core/consistency/wanted'
 import type { Role } from '@/core/paint/properties'
 import type { UnitSystem } from '@/core/quantity/parse'
@@ -28,6 +29,7 @@ export function GuidePanel({
   start: BenchStart
   units: UnitSystem
 }) {
+  const techniques = useTechniques()
   const [technique, setTechnique] = useState(start.technique ?? USUAL_TECHNIQUE)
   const [look, setLook] = useState<Look>('as usual')
   const [cup, setCup] = useState('')
@@ -36,7 +38,7 @@ export function GuidePanel({
   const [id] = useState(() => uuidv7())
   const { send, pending, refusal } = useSend<{ id: string }>({ quiet: true })
   const router = useRouter()
-  const meantFor = techniqueOf(technique)
+  const meantFor = techniques.find(technique)
   const bandS = meantFor && wantedBand(meantFor, look, role)
   const begin = () => {
     const size = readVolume(cup, units)
@@ -83,7 +85,7 @@ export function GuidePanel({
             onChange={setTechnique}
             className="wide"
             popupMatchSelectWidth={false}
-            options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
+            options={techniques.all.map((t) => ({ value: t.key, label: t.name }))}
           />
         </label>
         <label className="field">

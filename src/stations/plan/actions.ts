@@ -9,11 +9,11 @@ import { planSchema } from '@/db/plans/schema'
 import { dropPlan, savePlan } from '@/db/plans/write'
 
 /** Saves a plan, new or changed; what it needs is worked out anew on the server. */
-export async function savePlanAction(input: unknown): Promise<Answer<{ id: string }>> {
-  return perform(planSchema, input, async (tx, plan) => {
-    await savePlan(tx, plan)
-    return { id: plan.id }
-  })
+export async function savePlanAction(input: unknown): Promise<Answer<{ id: string; revision: number }>> {
+  return perform(planSchema, input, async (tx, plan) => ({
+    id: plan.id,
+    ...(await savePlan(tx, plan)),
+  }))
 }
 
 /** Puts a plan away that will not be poured. */

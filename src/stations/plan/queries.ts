@@ -1,19 +1,165 @@
+import type { PlanBottle } from '@/core/plan/bottle'
+import { planAmounts } from '@/core/plan/amounts'
+import { jobOf } from '@/core/plan/job'
+import type { DriedFilm } from '@/core/plan/crackRisk'
+import { judgeWater } from '@/core/mix/waterLimit'
 import { costOf } from '@/core/purchase/cost'
 import { groupBy } from '@/core/groupBy'
-import { bottlesInUse, portionsOf } from '@/db/bottles/read'
+import { scheduleAll, type Job } from '@/core/schedule/backwards'
+import { areas } from '@/core/surface/area'
+import { pourUl } from '@/core/surface/coverage'
+import type { TechniqueBook } from '@/core/technique/techniques'
+import { bottlesInUse, portionsOf, type BottleFull, type LotPortion } from '@/db/bottles/read'
+import { listFormulas } from '@/db/formulas/formulas'
+import { makersWord } from '@/db/materials/makersWord'
+import { studioFacts, type StudioFacts } from '@/db/people/studio'
+import { listPieces, type Piece } from '@/db/pieces/read'
+import { listPlans, openTakes, type PlanWithParts } from '@/db/plans/read'
+import { listRecipes } from '@/db/recipes/recipes'
+import { cupSizes, dryingPlaces, roomFacts, type Room } from '@/db/room/read'
+import { listSurfaces } from '@/db/surfaces/read'
+import { techniqueBook } from '@/db/techniques/read'
+import { listWorks, type Work } from '@/db/works/read'
 import type { Tx } from '@/db/base/withStudio'
-import type { PricedBottle } from './pricedBottle'
+import { DUE_AT, timeOn } from '@/ui/tables/dates'
+import type { DeskFacts } from './deskFacts'
+import { openingHours, placesOf } from './openingHours'
 
-/** Bottles one can plan with, each with what a millilitre of it cost. */
-export async function pricedBottles(tx: Tx): Promise<PricedBottle[]> {
+/** Bottles one can plan with, each with all a plan asks of it. */
+export async function planBottles(tx: Tx, facts: StudioFacts): Promise<PlanBottle[]> {
   const bottles = await bottlesInUse(tx)
-  const portions = await portionsOf(
-    tx,
-    bottles.map((b) => b.id),
+  const byVessel = groupBy(
+    await portionsOf(
+      tx,
+      bottles.map((b) => b.id),
+    ),
+    (p) => p.vesselId,
   )
-  const byVessel = groupBy(portions, (p) => p.vesselId)
-  return bottles.map((b) => ({
+  return bottles.map((b) => planBottle(b, byVessel.get(b.id) ?? [], facts))
+}
+
+const ms = (text: string | null) => (text === null ? null : Date.parse(text))
+
+function planBottle(b: BottleFull, portions: readonly LotPortion[], { water }: StudioFacts): PlanBottle {
+  const mean = (of: (p: LotPortion) => number, none: number) =>
+    b.ul > 0 ? portions.reduce((sum, p) => sum + p.ul * of(p), 0) / b.ul : none
+  const sum = (kind: LotPortion['kind']) => portions.reduce((ul, p) => ul + (p.kind === kind ? p.ul : 0), 0)
+  const parts = b.recipe.paints.reduce((all, m) => all + m.parts, 0)
+  return {
     ...b,
-    costPerMl: b.ul > 0 ? (costOf(byVessel.get(b.id) ?? []).minor * 1000) / b.ul : 0,
-  }))
+    mixedAt: Date.parse(b.mixedAt),
+    restUntil: Date.parse(b.restUntil),
+    keepUntil: ms(b.keepUntil),
+    movedAt: ms(b.movedAt),
+    readAt: ms(b.readAt),
+    roomUl: portions.length ? judgeWater(portions, water).roomUl : 0,
+    densityGPerMl: mean((p) => p.densityGPerMl, 1.1),
+    solids: mean((p) => p.solids, 0.3),
+    waterOfPaint: sum('paint') > 0 ? sum('water') / sum('paint') : 0,
+    costPerMl: b.ul > 0 ? (costOf(portions).minor * 1000) / b.ul : 0,
+    paints: b.recipe.paints.map((m) => ({ id: m.materialId, share: parts > 0 ? m.parts / parts : 0 })),
+  }
+}
+
+/** Everything the plan desk works with, read once. */
+export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFacts> {
+  const studio = await studioFacts(tx)
+  const bottles = await planBottles(tx, studio)
+  const [techniques, room, works] = [await techniqueBook(tx), await roomFacts(tx), await listWorks(tx)]
+  const [cups, places] = [await cupSizes(tx), await dryingPlaces(tx)]
+  const plans = (await listPlans(tx)).filter((p) => !p.pouredAt && p.id !== planId)
+  const pieces = await listPieces(tx)
+  const sizes = cups.map((c) => c.sizeUl)
+  return {
+    studio: { units: studio.units, currency: studio.currency, zone: studio.zone, waterDropUl: studio.drops.water },
+    bottles,
+    formulas: (await listFormulas(tx)).map(({ id, name, versions: [v] }) => ({
+      id,
+      name,
+      hex: v?.dryHex ?? v?.targetHex ?? null,
+    })),
+    recipes: (await listRecipes<unknown>(tx)).map(({ id, name }) => ({ id, name })),
+    cups,
+    places,
+    room,
+    works,
+    surfaces: await listSurfaces(tx),
+    word: await makersWord(tx),
+    takes: (await openTakes(tx)).filter((t) => t.planId !== planId),
+    jobs: jobsOf(plans, bottles, techniques, works, room, studio.zone, sizes),
+    dried: driedFilms(pieces, techniques),
+    learned: learnedFactors(pieces),
+    now: Date.now(),
+  }
+}
+
+/** Open plans as jobs; one whose technique or sizes cannot be worked out is left out of the schedule. */
+export function jobsOf(
+  plans: readonly PlanWithParts[],
+  bottles: readonly PlanBottle[],
+  techniques: TechniqueBook,
+  works: readonly Work[],
+  room: Room,
+  zone: string,
+  sizes: readonly number[],
+): Job[] {
+  const byId = new Map(bottles.map((b) => [b.id, b]))
+  const dueOf = new Map(works.map((w) => [w.id, w]))
+  return plans.flatMap((p) => {
+    const technique = techniques.find(p.technique)
+    if (!technique) return []
+    const work = p.workId === null ? undefined : dueOf.get(p.workId)
+    return jobOf({
+      id: p.id,
+      design: p.design,
+      amounts: planAmounts(p.design, sizes),
+      technique,
+      bottles: byId,
+      climate: room,
+      due: work?.dueOn ? timeOn(work.dueOn, DUE_AT, zone) : null,
+      delivered: work !== undefined && work.kind !== 'practice' && p.kind === 'final',
+      buys: false,
+    })
+  })
+}
+
+/** The studio's own films: what is expected to have stayed of each poured piece, and whether it cracked. */
+function driedFilms(pieces: readonly Piece[], techniques: TechniqueBook): DriedFilm[] {
+  return pieces.flatMap((p) => {
+    const technique = techniques.find(p.technique)
+    if (!technique || p.fate === 'drying') return []
+    const { faceMm2, edgesMm2 } = areas(p.surface)
+    const ul = p.colours.reduce((sum, c) => sum + c.ul, 0)
+    const wetMm = (ul * (1 - technique.runOffShare)) / (faceMm2 + edgesMm2)
+    return [{ wetMm, waterOfPaint: 0.2, cracked: p.faults.includes('crazing') }]
+  })
+}
+
+/** Pieces of a technique from which on its own factor is offered. Start value of Fika. */
+const ENOUGH = 3
+
+/** What pours of a technique came to beside the rule of 28: the middle of them, by technique. */
+function learnedFactors(pieces: readonly Piece[]): DeskFacts['learned'] {
+  const byTechnique = groupBy(pieces, (p) => p.technique)
+  return [...byTechnique].flatMap(([technique, poured]) => {
+    const ratios = poured
+      .map((p) => p.colours.reduce((sum, c) => sum + c.ul, 0) / pourUl(p.surface, { kind: 'rule-of-28' }))
+      .sort((a, b) => a - b)
+    return ratios.length < ENOUGH
+      ? []
+      : [{ technique, factor: ratios[Math.floor(ratios.length / 2)]!, pieces: ratios.length }]
+  })
+}
+
+/** Everything the list of works shows: works, plans, dates of the open ones, places, and what a new studio has done. */
+export async function worksFacts(tx: Tx, now: number) {
+  const studio = await studioFacts(tx)
+  const [works, plans, techniques] = [await listWorks(tx), await listPlans(tx), await techniqueBook(tx)]
+  const [places, room, cups] = [await dryingPlaces(tx), await roomFacts(tx), await cupSizes(tx)]
+  const bottles = await planBottles(tx, studio)
+  const sizes = cups.map((c) => c.sizeUl)
+  const open = plans.filter((p) => !p.pouredAt)
+  const jobs = jobsOf(open, bottles, techniques, works, room, studio.zone, sizes)
+  const scheduled = scheduleAll(jobs, placesOf(places), now, openingHours(room, studio.zone))
+  return { studio, works, plans, techniques, places, bottles, scheduled, cups, jobs }
 }

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { offsText } from '@/core/colour/sureWords'
-import { techniqueName, techniqueOf } from '@/core/technique/techniques'
+import { useTechniques } from '@/ui/hooks/useTechniques'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { barsAdditive } from '@/core/vessel/additives'
@@ -42,7 +42,10 @@ export function PourSheet({
   zone: string
 }) {
   const [ids] = useState(() => ({ pieceId: uuidv7(), vesselId: uuidv7() }))
-  const [amounts, setAmounts] = useState(() => plan.parts.map((p) => `${Math.floor(p.ul / 100) / 10} ml`))
+  const techniques = useTechniques()
+  const parts = plan.parts.flatMap((p) => (p.of.kind === 'bottle' ? [{ ...p, vesselId: p.of.id }] : []))
+  const unmixed = plan.parts.filter((p) => p.of.kind !== 'bottle')
+  const [amounts, setAmounts] = useState(() => parts.map((p) => `${Math.floor(p.ul / 100) / 10} ml`))
   const [checked, setChecked] = useState<ReadonlySet<number>>(new Set())
   const { send, pending, refusal } = useSend<{ pieceId: string }>()
   const router = useRouter()
@@ -51,10 +54,10 @@ export function PourSheet({
   const reads = amounts.map((a) => readVolume(a, units))
   const total = reads.reduce((s, r) => s + (r.value ?? 0), 0)
   const wants = new Map<string, number>()
-  plan.parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.value ?? 0)))
+  parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.value ?? 0)))
   const lack = (vesselId: string) => Math.max(0, (wants.get(vesselId) ?? 0) - (byId.get(vesselId)?.ul ?? 0))
   const unreadable = reads.find((r) => r.sentence)?.sentence
-  const wanted = techniqueOf(plan.technique)?.levelTimeS
+  const wanted = techniques.find(plan.technique)?.levelTimeS
   const book = (findRest = false) =>
     send(
       (requestId) =>
@@ -62,7 +65,7 @@ export function PourSheet({
           requestId,
           planId: plan.id,
           ...ids,
-          takes: plan.parts.map((p, i) => ({ vesselId: p.vesselId, ul: reads[i]?.value ?? 0 })),
+          takes: parts.map((p, i) => ({ vesselId: p.vesselId, ul: reads[i]?.value ?? 0 })),
           findRest,
         }),
       ({ pieceId }) => router.push(`/wall/${pieceId}`),
@@ -73,7 +76,7 @@ export function PourSheet({
     <>
       <div className="head">
         <h1>
-          {plan.title} <span className="sub">{techniqueName(plan.technique)}</span>
+          {plan.title} <span className="sub">{techniques.name(plan.technique)}</span>
         </h1>
         <Link className="go second" href={`/plan/${plan.id}`}>
           Change the plan
@@ -92,11 +95,11 @@ export function PourSheet({
               </tr>
             </thead>
             <tbody>
-              {plan.parts.map((p, i) => {
+              {parts.map((p, i) => {
                 const b = byId.get(p.vesselId)
                 const needs = b
                   ? needsOf(
-                      { ...factsFromTexts(b, Date.parse(now)), roomUl: b.roomUl },
+                      { ...factsFromTexts(b, Date.parse(now), techniques), roomUl: b.roomUl },
                       Date.parse(now),
                       (at) => dayAndTime(at, zone),
                       dropSizes.water,
@@ -156,8 +159,17 @@ export function PourSheet({
           </table>
           <p className="muted under">
             In all {formatMl(total)} · {formatFlOz(total)}. Write what really goes in; what is booked leaves the bottles
-            by exactly that. {offsText(plan.parts.flatMap((p) => byId.get(p.vesselId) ?? []))}
+            by exactly that. {offsText(parts.flatMap((p) => byId.get(p.vesselId) ?? []))}
           </p>
+          {unmixed.length ? (
+            <Notice kind="warning">
+              Not mixed yet: {unmixed.map((p) => `${p.label}, ${formatMl(p.ul)}`).join('; ')}. Mix it, and put the
+              bottle in its place in the plan; or pour without it.
+            </Notice>
+          ) : null}
+          {parts.length === 0 ? (
+            <Notice>This plan names no bottle yet. Put bottles into its cups, then pour.</Notice>
+          ) : null}
           {unreadable || refusal ? <Notice kind="warning">{unreadable ?? refusal?.message}</Notice> : null}
           {refusal?.code === 'NotEnough' && !unreadable ? (
             <button
@@ -173,7 +185,7 @@ export function PourSheet({
             type="button"
             className="go"
             style={{ minHeight: 64, width: '100%', fontSize: '1.25rem', marginTop: 14 }}
-            disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt)}
+            disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt) || parts.length === 0}
             onClick={() => book()}
           >
             {plan.pouredAt ? 'Poured already' : pending ? 'Booking…' : `Book the pour, ${formatMl(total)}`}

@@ -3,7 +3,7 @@
 import type { Water } from '@/db/materials/mixable'
 import { Button, Input, Popconfirm, Segmented, Select } from 'antd'
 import { useState } from 'react'
-import { TECHNIQUES } from '@/core/technique/techniques'
+import { useTechniques } from '@/ui/hooks/useTechniques'
 import type { WaterVerdict } from '@/core/mix/waterLimit'
 import { ROLES } from '@/core/paint/properties'
 import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
@@ -51,6 +51,7 @@ export function BottleActions({
   const [role, setRole] = useState(bottle.role)
   const [notes, setNotes] = useState(bottle.notes)
   const [palette, setPalette] = useState(bottle.palette)
+  const techniques = useTechniques()
   const [technique, setTechnique] = useState(bottle.technique ?? '')
   const scale = useScale(task === 'weigh')
   const { unreadable, attempt, clear: clearUnreadable } = useAttempt()
@@ -210,7 +211,7 @@ export function BottleActions({
                 className="wide"
                 options={[
                   { value: '', label: 'anything' },
-                  ...TECHNIQUES.map((t) => ({ value: t.key, label: t.name })),
+                  ...techniques.all.map((t) => ({ value: t.key, label: t.name })),
                 ]}
               />
             </label>

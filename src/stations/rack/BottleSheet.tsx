@@ -1,6 +1,6 @@
 import type { Water } from '@/db/materials/mixable'
 import Link from 'next/link'
-import { techniqueName } from '@/core/technique/techniques'
+import type { TechniqueBook } from '@/core/technique/techniques'
 import { bandOf, type Band } from '@/core/consistency/levelTime'
 import { costOf } from '@/core/purchase/cost'
 import { formatMoney } from '@/core/quantity/money'
@@ -25,6 +25,7 @@ import type { ColourSaid } from './queries'
 import { recipeText } from './recipeText'
 
 interface Props {
+  techniques: TechniqueBook
   bottle: BottleFull
   portions: LotPortion[]
   /** What is said of its colour; nothing where it has none. */
@@ -57,8 +58,9 @@ export function BottleSheet({
   bands,
   fed,
   goBack,
+  techniques,
 }: Props) {
-  const facts = factsFromTexts(bottle, now.getTime())
+  const facts = factsFromTexts(bottle, now.getTime(), techniques)
   const needs = needsOf(
     { ...facts, roomUl: water?.roomUl },
     now.getTime(),
@@ -153,7 +155,7 @@ export function BottleSheet({
               <dd>
                 <b style={{ letterSpacing: '0.06em' }}>{shortCode(bottle.code)}</b>
                 {bottle.palette ? ` · palette ${bottle.palette}` : ''}
-                {bottle.technique ? ` · ${techniqueName(bottle.technique)}` : ''}
+                {bottle.technique ? ` · ${techniques.name(bottle.technique)}` : ''}
               </dd>
             </dl>
           </div>

@@ -157,8 +157,8 @@ describe('the rack, sorted', () => {
       'Not read yet',
     ])
     expect(names('technique', [bottle({}), bottle({ technique: 'swipe' }), bottle({ technique: 'ring' })])).toEqual([
-      'Ring or tree-ring pour',
-      'Swipe or puddle and swipe',
+      'Ring pour',
+      'Swipe',
       'For anything',
     ])
   })

@@ -5,7 +5,9 @@ import { START_DROPS } from '@/core/quantity/dropSizes'
 import { hueOrder } from '@/core/colour/hueFamily'
 import { isPressing, needsOf, type Need, type NeedKind } from '@/core/vessel/needs'
 import { shelves, type Grouping } from '@/core/vessel/shelves'
+import type { TechniqueBook } from '@/core/technique/techniques'
 import { sinceRead } from '@/core/vessel/thickening'
+import { techniqueBook } from '@/db/techniques/read'
 import { houseRules } from '@/db/people/houseRules'
 import { rackBottles, type RackBottle } from '@/db/bottles/rack'
 import type { Tx } from '@/db/base/withStudio'
@@ -48,7 +50,10 @@ export interface FoundRack {
 export const RACK_CHUNK = 60
 
 /** The facts of a bottle as the core asks for them. */
-export const factsOf = (b: RackBottle, now: number) => ({ ...b, ...sinceRead(b, b.readAt, now) })
+export const factsOf = (b: RackBottle, now: number, techniques?: TechniqueBook) => ({
+  ...b,
+  ...sinceRead(b, b.readAt, now, techniques),
+})
 
 const ORDERS: Readonly<Record<string, (a: RackBottle, b: RackBottle) => number>> = {
   oldest: (a, b) => a.mixedAt - b.mixedAt,
@@ -70,7 +75,7 @@ export async function findBottles(
   dropUl = START_DROPS.water,
 ): Promise<FoundRack> {
   const [all, { bands }] = [await rackBottles(tx, filter.show === 'empty'), await houseRules(tx)]
-  return sortRack(all, filter, now, bands, zone, from, count, dropUl)
+  return sortRack(all, filter, now, bands, zone, from, count, dropUl, await techniqueBook(tx))
 }
 
 /** As `findBottles`, of bottles that are here already. */
@@ -83,6 +88,7 @@ export function sortRack(
   from: number,
   count: number,
   dropUl = START_DROPS.water,
+  techniques?: TechniqueBook,
 ): FoundRack {
   const words = fold(filter.q).split(' ').filter(Boolean)
   const date = (at: number) => dayAndTime(at, zone)
@@ -97,7 +103,7 @@ export function sortRack(
       const text = fold(`${b.label} ${b.role} ${b.palette} ${b.code}`)
       if (!words.every((w) => text.includes(w))) return false
     }
-    const known = factsOf(b, now.getTime())
+    const known = factsOf(b, now.getTime(), techniques)
     facts.set(b, known)
     const kinds = needsOf(known, now.getTime(), plain).map((n) => n.kind)
     for (const k of kinds) counts[k] = (counts[k] ?? 0) + 1
@@ -111,6 +117,7 @@ export function sortRack(
     filter.by as Grouping,
     now.getTime(),
     bands,
+    techniques,
   )
   const row = grouped.flatMap((s) => s.bottles)
   return {
@@ -151,8 +158,8 @@ export interface Alert {
 }
 
 /** Bottles that are too thick: of these one asks how much water they may still have. */
-export const tooThick = (all: readonly RackBottle[], now: Date) =>
-  all.filter((b) => factsOf(b, now.getTime()).thinUl > 0).map((b) => b.id)
+export const tooThick = (all: readonly RackBottle[], now: Date, techniques?: TechniqueBook) =>
+  all.filter((b) => factsOf(b, now.getTime(), techniques).thinUl > 0).map((b) => b.id)
 
 /**
  * What the rack asks for, the pressing first, then what comes due by date.
@@ -165,16 +172,19 @@ export function alertsOf(
   zone: string,
   roomUl: (id: string) => number | undefined,
   dropUl = START_DROPS.water,
+  techniques?: TechniqueBook,
 ): Alert[] {
   const date = (at: number) => dayAndTime(at, zone)
   const found = all.flatMap((b) =>
-    needsOf({ ...factsOf(b, now.getTime()), roomUl: roomUl(b.id) }, now.getTime(), date, dropUl).map((need) => ({
-      id: b.id,
-      label: b.label,
-      hex: b.hex,
-      sheen: b.sheen,
-      need,
-    })),
+    needsOf({ ...factsOf(b, now.getTime(), techniques), roomUl: roomUl(b.id) }, now.getTime(), date, dropUl).map(
+      (need) => ({
+        id: b.id,
+        label: b.label,
+        hex: b.hex,
+        sheen: b.sheen,
+        need,
+      }),
+    ),
   )
   const rank = (a: Alert) => (isPressing(a.need.kind) && a.need.due === null ? 0 : a.need.due !== null ? 1 : 2)
   return found.sort(

@@ -1,4 +1,5 @@
 /* eslint-disable @next/next/no-img-element -- photos are served by the app itself, sized already */
+import { footprint } from '@/core/surface/shapes'
 import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import type { Piece } from '@/db/pieces/read'
 
@@ -15,13 +16,13 @@ export function PiecePicture({ piece }: { piece: Piece }) {
         loading="lazy"
       />
     )
-  const { surface } = piece
+  const { lengthMm, widthMm } = footprint(piece.surface)
   return (
     <PouredPicture
       seed={piece.id}
       label={`${piece.title}: a drawing of its palette`}
-      ratio={surface.shape === 'round' ? 1 : surface.lengthMm / surface.widthMm}
-      round={surface.shape === 'round'}
+      ratio={lengthMm / widthMm}
+      round={piece.surface.shape === 'round'}
       colours={piece.colours.map((c) => ({ hex: c.hex ?? '#e4e4e4', amount: c.ul }))}
     />
   )

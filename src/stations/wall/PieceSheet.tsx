@@ -5,12 +5,12 @@ import { Button, Checkbox, Form, Input, Rate, Select } from 'antd'
 import Link from 'next/link'
 import { useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { techniqueName } from '@/core/technique/techniques'
+import { useTechniques } from '@/ui/hooks/useTechniques'
 import { costOf } from '@/core/purchase/cost'
 import { formatVolume } from '@/core/quantity/format'
 import { CLEAN_FIRST } from '@/core/vessel/additives'
 import { formatMoney } from '@/core/quantity/money'
-import { formatSize } from '@/core/quantity/size'
+import { surfaceWords } from '@/core/surface/words'
 import { FAULTS } from '@/core/piece/faults'
 import type { LotPortion } from '@/db/bottles/read'
 import type { StudioFacts } from '@/db/people/studio'
@@ -28,6 +28,7 @@ import styles from './wall.module.css'
 interface Fields {
   title: string
   dryingNotes: string
+  nextTime: string
   rating: number
   faults: string[]
   fate: string
@@ -45,9 +46,10 @@ export function PieceSheet({
   studio: StudioFacts
   jars: readonly { id: string; label: string }[]
 }) {
+  const techniques = useTechniques()
   const { send, pending, refusal } = useSend<null>()
   const paint = costOf(portions).minor
-  const size = piece.surface.shape === 'round' ? `${piece.surface.diameterMm / 10} cm round` : formatSize(piece.surface)
+  const size = surfaceWords(piece.surface)
   const save = (f: Fields) =>
     send(
       () => notePieceAction({ ...f, rating: f.rating || null, id: piece.id, revision: piece.revision }),
@@ -61,6 +63,11 @@ export function PieceSheet({
           {piece.title} <span className="sub">{day(piece.pouredAt, studio.zone)}</span>
         </h1>
         {piece.fate === 'undone' ? <b>This pour was undone</b> : null}
+        {piece.planId && piece.fate !== 'undone' ? (
+          <Link className="go second" href={`/plan/again/${piece.id}`}>
+            Pour again, changed
+          </Link>
+        ) : null}
         {piece.planId ? (
           <Link className="go second" href={`/plan/${piece.planId}`}>
             Its plan
@@ -80,7 +87,7 @@ export function PieceSheet({
         <section className="panel" aria-label="Result">
           <dl className="facts apart">
             <dt>Technique</dt>
-            <dd>{techniqueName(piece.technique)}</dd>
+            <dd>{techniques.name(piece.technique)}</dd>
             <dt>Surface</dt>
             <dd>
               {size}
@@ -112,6 +119,7 @@ export function PieceSheet({
             initialValues={{
               title: piece.title,
               dryingNotes: piece.dryingNotes,
+              nextTime: piece.nextTime,
               rating: piece.rating ?? 0,
               faults: [...piece.faults],
               fate: piece.fate,
@@ -126,6 +134,9 @@ export function PieceSheet({
                 maxLength={8000}
                 placeholder="after an hour, next day, dry: corners, edges, middle, the best spot"
               />
+            </Form.Item>
+            <Form.Item name="nextTime" label="Next time">
+              <Input maxLength={400} placeholder="one sentence; the next plan after this piece shows it" />
             </Form.Item>
             <div className="two columns">
               <Form.Item name="rating" label="Rating">

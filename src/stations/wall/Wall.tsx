@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import { techniqueName } from '@/core/technique/techniques'
+import type { TechniqueBook } from '@/core/technique/techniques'
 import { FAULTS } from '@/core/piece/faults'
 import { day } from '@/ui/tables/dates'
 import { EmptyState } from '@/ui/frame/Notice'
@@ -8,7 +8,7 @@ import type { Piece } from '@/db/pieces/read'
 import styles from './wall.module.css'
 
 /** The wall: the pieces themselves, newest first. */
-export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
+export function Wall({ pieces, zone, techniques }: { pieces: Piece[]; zone: string; techniques: TechniqueBook }) {
   return (
     <>
       <div className="head">
@@ -37,7 +37,7 @@ export function Wall({ pieces, zone }: { pieces: Piece[]; zone: string }) {
                 </div>
                 <b style={{ display: 'block', marginTop: 10, fontSize: '1.05rem' }}>{p.title}</b>
                 <span className="muted">
-                  {day(p.pouredAt, zone)} · {techniqueName(p.technique)}
+                  {day(p.pouredAt, zone)} · {techniques.name(p.technique)}
                 </span>
                 <span className="block">
                   {p.rating ? (

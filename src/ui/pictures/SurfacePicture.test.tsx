@@ -14,8 +14,10 @@ describe('the surface', () => {
     )
   it('is to scale, colours in their shares', () => {
     const markup = draw(600, 300, 0)
-    const face = /<rect x="0" y="0" width="([\d.]+)" height="([\d.]+)" fill="none"/.exec(markup)!
-    expect(Number(face[1]) / Number(face[2])).toBeCloseTo(2, 6)
+    const [, left, top, right, , , bottom] = /<path d="M([\d.]+) ([\d.]+)L([\d.]+) ([\d.]+)L([\d.]+) ([\d.]+)/
+      .exec(markup)!
+      .map(Number)
+    expect((right! - left!) / (bottom! - top!)).toBeCloseTo(2, 2)
     const widths = [...markup.matchAll(/width="([\d.]+)" height="[\d.]+" fill="#(?:136a78|ffffff)"/g)].map(
       (m) => Number(m[1]) - 0.5,
     )
@@ -31,7 +33,7 @@ describe('the surface', () => {
     )
     const ids = [...two.matchAll(/<clipPath id="([^"]+)"/g)].map((m) => m[1])
     expect(new Set(ids).size).toBe(2)
-    expect(two).toMatch('round, 30.0 cm across, 2 pieces, edges 1.0 cm')
+    expect(two).toMatch('round, 30 cm across, 2 pieces, edges 1.0 cm')
   })
   it('draws nothing for no size', () => expect(draw(0, 300, 0)).toBe(''))
 })

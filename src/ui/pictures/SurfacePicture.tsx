@@ -1,8 +1,8 @@
 import { useId } from 'react'
-import { formatSize } from '@/core/quantity/size'
-import type { Surface } from '@/core/surface/area'
+import { footprint, outline, type Surface } from '@/core/surface/shapes'
+import { surfaceWords } from '@/core/surface/words'
 
-/** The surface to scale with its edges folded out, and a 10 cm rule beside it. */
+/** A surface to scale with its edges round it, its colours as bands, and a 10 cm rule beside it. */
 export function SurfacePicture({
   surface,
   colours,
@@ -11,19 +11,18 @@ export function SurfacePicture({
   colours: readonly { hex: string; ul: number }[]
 }) {
   const face = useId()
-  const [w, h] =
-    surface.shape === 'round'
-      ? [surface.diameterMm, surface.diameterMm]
-      : [Math.max(surface.lengthMm, surface.widthMm), Math.min(surface.lengthMm, surface.widthMm)]
+  const { lengthMm: w, widthMm: h } = footprint(surface)
   if (!(w > 0 && h > 0)) return null
-  const e = surface.edgeMm
+  const e = surface.shape === 'profile' || surface.shape === 'area' ? 0 : surface.edgeMm
   const [fullW, fullH] = [w + 2 * e, h + 2 * e]
   const scale = 300 / Math.max(fullW, fullH * 1.25, 1)
   const [W, H] = [fullW * scale, fullH * scale]
   const total = colours.reduce((s, c) => s + c.ul, 0)
   const widths = colours.map((c) => (c.ul / total) * w * scale)
   const starts = widths.reduce<number[]>((xs, width) => [...xs, (xs.at(-1) ?? e * scale) + width], [e * scale])
-  const label = surface.shape === 'round' ? `round, ${(w / 10).toFixed(1)} cm across` : formatSize(surface)
+  const points = outline(surface).map(([x, y]) => `${(x * scale + W / 2).toFixed(1)} ${(y * scale + H / 2).toFixed(1)}`)
+  const draw = `M${points.join('L')}Z`
+  const label = surfaceWords(surface)
   return (
     <figure className="flush">
       <svg
@@ -34,41 +33,18 @@ export function SurfacePicture({
         aria-label={`Surface to scale: ${label}`}
       >
         <clipPath id={face}>
-          {surface.shape === 'round' ? (
-            <circle cx={W / 2} cy={H / 2} r={(w * scale) / 2} />
-          ) : (
-            <rect x={e * scale} y={e * scale} width={w * scale} height={h * scale} />
-          )}
+          <path d={draw} />
         </clipPath>
-        {surface.shape === 'round' ? (
-          <circle cx={W / 2} cy={H / 2} r={W / 2} fill="#ececec" stroke="#8a8a8a" strokeDasharray="4 3" />
-        ) : (
-          <path
-            d={`M${e * scale} 0H${W - e * scale}V${H}H${e * scale}ZM0 ${e * scale}H${W}V${H - e * scale}H0Z`}
-            fill="#ececec"
-            stroke="#8a8a8a"
-            strokeDasharray="4 3"
-          />
-        )}
+        {e > 0 ? (
+          <path d={draw} fill="#ececec" stroke="#ececec" strokeWidth={2 * e * scale} strokeLinejoin="miter" />
+        ) : null}
         <g clipPath={`url(#${face})`}>
           <rect width={W} height={H} fill="#fff" />
           {colours.map((c, i) => (
             <rect key={i} x={starts[i]} y="0" width={widths[i]! + 0.5} height={H} fill={c.hex} />
           ))}
         </g>
-        {surface.shape === 'round' ? (
-          <circle cx={W / 2} cy={H / 2} r={(w * scale) / 2} fill="none" stroke="#1c1c1c" strokeWidth="2" />
-        ) : (
-          <rect
-            x={e * scale}
-            y={e * scale}
-            width={w * scale}
-            height={h * scale}
-            fill="none"
-            stroke="#1c1c1c"
-            strokeWidth="2"
-          />
-        )}
+        <path d={draw} fill="none" stroke="#1c1c1c" strokeWidth="2" />
         <path
           d={`M0 ${H + 14}v6M0 ${H + 17}H${100 * scale}M${100 * scale} ${H + 14}v6`}
           stroke="#1c1c1c"

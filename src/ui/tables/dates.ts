@@ -13,3 +13,14 @@ export const day = (at: string | Date, zone: string) => dayjs(at).tz(zone).forma
 export const dayAndTime = (at: string | Date | number, zone: string) => dayjs(at).tz(zone).format('D MMM YYYY, HH:mm')
 /** How long ago, or how soon, seen from `now`: `3 days ago`. */
 export const ago = (at: string | Date, now: Date) => dayjs(at).from(dayjs(now))
+
+/** What is due on a day is to be ready by then, in the studio's time. */
+export const DUE_AT = '18:00'
+/** A time of a day in the studio's zone, ms since 1970: `timeOn('2026-12-05', '18:00', zone)`. */
+export const timeOn = (on: string, time: string, zone: string) => dayjs.tz(`${on} ${time}`, zone).valueOf()
+/** The day a time falls on in the studio's zone: `2026-12-05`. */
+export const dayOn = (at: number, zone: string) => dayjs(at).tz(zone).format('YYYY-MM-DD')
+/** Day of the week in the studio's zone, 1 Monday … 7 Sunday. */
+export const weekdayOf = (at: number, zone: string) => dayjs(at).tz(zone).day() || 7
+/** A short date in the studio's zone: `Thu 3 Dec`. */
+export const shortDay = (at: number, zone: string) => dayjs(at).tz(zone).format('ddd D MMM')

@@ -1,15 +1,15 @@
 import type { Metadata } from 'next'
 import { listPlans } from '@/db/plans/read'
-import { studioFacts } from '@/db/people/studio'
+import { techniqueBook } from '@/db/techniques/read'
 import { inStudio } from '@/session/current'
-import { PlanList } from '@/ui/tables/PlanList'
+import { OpenPlans } from '@/stations/pour/OpenPlans'
 
 export const metadata: Metadata = { title: 'Pour' }
 
 export default async function Pours() {
-  const { plans, zone } = await inStudio(async (tx) => ({
+  const { plans, techniques } = await inStudio(async (tx) => ({
     plans: await listPlans(tx),
-    zone: (await studioFacts(tx)).zone,
+    techniques: await techniqueBook(tx),
   }))
-  return <PlanList plans={plans} zone={zone} to="pour" />
+  return <OpenPlans plans={plans} techniques={techniques} />
 }

@@ -5,7 +5,8 @@ import { useState } from 'react'
 import { START_AGEING } from '@/core/consistency/ageing'
 import { forecast } from '@/core/consistency/dilution'
 import { undiluted } from '@/core/consistency/reference'
-import { techniqueOf, TECHNIQUES, USUAL_TECHNIQUE } from '@/core/technique/techniques'
+import { USUAL_TECHNIQUE } from '@/core/technique/techniques'
+import { useTechniques } from '@/ui/hooks/useTechniques'
 import { usualWater } from '@/core/mix/thinners'
 import { LOOKS, wantedBand, type Look } from '@/core/consistency/wanted'
 import { adviseWater } from '@/core/consistency/waterAdvice'
@@ -39,6 +40,7 @@ export function ConsistencyDesk({
 }) {
   const { bottles } = data
   const [chosen, setChosen] = useState(first ?? bottles.find((b) => b.levelTimeS !== null)?.id ?? bottles[0]?.id ?? '')
+  const techniques = useTechniques()
   const [technique, setTechnique] = useState<string>()
   const [look, setLook] = useState<Look>('as usual')
   const [palette, setPalette] = useState<string>()
@@ -50,7 +52,7 @@ export function ConsistencyDesk({
     .filter((b) => (shown ? b.palette === shown : b.id === chosen || b.levelTimeS !== null))
     .slice(0, 14)
   const key = technique ?? bottle?.technique ?? USUAL_TECHNIQUE
-  const meantFor = techniqueOf(key)
+  const meantFor = techniques.find(key)
   return (
     <BenchProviders>
       <div className="head">
@@ -80,7 +82,7 @@ export function ConsistencyDesk({
               value={key}
               onChange={setTechnique}
               className="w240"
-              options={TECHNIQUES.map((t) => ({ value: t.key, label: t.name }))}
+              options={techniques.all.map((t) => ({ value: t.key, label: t.name }))}
             />
             <Select<Look>
               aria-label="Look"

@@ -10,7 +10,7 @@ import { formatMoney } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import type { UnitSystem } from '@/core/quantity/parse'
 import { parseSize } from '@/core/quantity/size'
-import { cupUl } from '@/core/surface/coverage'
+import { pourUl } from '@/core/surface/coverage'
 import { Chip } from '@/ui/pictures/Drawdown'
 import type { PricedMedium } from '@/db/materials/prices'
 import { ratioText, type PaintEntry } from './leagueEntries'
@@ -57,7 +57,7 @@ export function PaintingCosts({
     )
   const medium = mediums.find((m) => m.id === mediumId) ?? mediums[0]!
   const { value: volumeUl, sentence: problem } = readTyped(() =>
-    cupUl({ shape: 'rectangle', ...parseSize(size, units), edgeMm: 0, count: 1 }, { kind: 'rule-of-28' }),
+    pourUl({ shape: 'rectangle', ...parseSize(size, units), edgeMm: 0, count: 1 }, { kind: 'rule-of-28' }),
   )
   const read = (l: Line) => {
     const entry = priced.find((e) => keyOf(e) === l.way) ?? priced[0]!

@@ -16,7 +16,7 @@ export default async function PourPage({ params }: { params: Promise<{ id: strin
   if (!isId(id)) notFound()
   const { plan, bottles, studio } = await inStudio(async (tx) => {
     const plan = await findPlan(tx, id)
-    const ids = [...new Set(plan.parts.map((p) => p.vesselId))]
+    const ids = [...new Set(plan.parts.flatMap((p) => (p.of.kind === 'bottle' ? [p.of.id] : [])))]
     const water = await waterVerdicts(tx, ids)
     const bottles = (await bottlesById(tx, ids)).map((b) => ({ ...b, roomUl: water.get(b.id)?.roomUl }))
     return { plan, bottles, studio: await studioFacts(tx) }

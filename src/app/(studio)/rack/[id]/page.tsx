@@ -4,6 +4,7 @@ import { judgeWater } from '@/core/mix/waterLimit'
 import { findBottle, portionsOf } from '@/db/bottles/read'
 import { houseRules } from '@/db/people/houseRules'
 import { journal } from '@/db/ledger'
+import { techniqueBook } from '@/db/techniques/read'
 import { studioFacts } from '@/db/people/studio'
 import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
@@ -26,6 +27,7 @@ export default async function BottlePage({ params }: { params: Promise<{ id: str
       entries: await journal(tx, id),
       studio,
       water: portions.length ? judgeWater(portions, studio.water) : undefined,
+      techniques: await techniqueBook(tx),
       bands: (await houseRules(tx)).bands,
       ...(await besideBottle(tx, id)),
     }

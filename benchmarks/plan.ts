@@ -1,0 +1,179 @@
+import { v7 as uuidv7 } from 'uuid'
+import { cup, design, layer } from '../tests/support/design'
+import { planInput } from '../tests/support/plans'
+import { random } from '../tests/support/random'
+import { planBottle } from '../tests/support/planBottle'
+import { person, signUp } from '../tests/support/accounts'
+import { findOrder, type OrderTask } from '@/core/layering/cupOrder'
+import { planAmounts } from '@/core/plan/amounts'
+import { jobOf } from '@/core/plan/job'
+import { scheduleAll } from '@/core/schedule/backwards'
+import { USUAL_CLIMATE } from '@/core/schedule/drying'
+import { SHIPPED } from '@/core/technique/techniques'
+import { findSession } from '@/db/people/sessions'
+import { withStudio } from '@/db/base/withStudio'
+import { savePlan } from '@/db/plans/write'
+import { worksFacts } from '@/stations/plan/queries'
+import type { DeskFacts } from '@/stations/plan/deskFacts'
+import { deskColours, workOut } from '@/stations/plan/desk/workOut'
+import { cookieOf } from './http'
+import { compare, type Figure } from './measure'
+
+const DAY = 86_400_000
+
+/** Costs of laying each of some colours on each other, made up. */
+function palette(colours: number): number[][] {
+  const next = random(12)
+  return Array.from({ length: colours }, () => Array.from({ length: colours }, () => next() * 2 - 0.3))
+}
+
+/** Every order there is, the cheapest of them. */
+function bruteForce({ costs, layers }: OrderTask): number {
+  let best = Infinity
+  const go = (left: number[], top: number, cost: number, remaining: number) => {
+    if (cost >= best) return
+    if (remaining === 0) {
+      best = cost
+      return
+    }
+    for (let c = 0; c < left.length; c++) {
+      if (left[c] === 0) continue
+      left[c]! -= 1
+      go(left, c, cost + (top < 0 ? 0 : costs[top]![c]!), remaining - 1)
+      left[c]! += 1
+    }
+  }
+  go(
+    [...layers],
+    -1,
+    0,
+    layers.reduce((a, b) => a + b, 0),
+  )
+  return best
+}
+
+const task = (layers: readonly number[]): OrderTask => ({
+  costs: palette(layers.length),
+  layers,
+  first: null,
+  last: null,
+  buffers: [],
+  mostBuffers: 0,
+})
+
+/** A desk of twelve bottles, and a plan of twelve cups with twelve layers each. */
+function fullDesk(): { facts: DeskFacts; full: ReturnType<typeof design> } {
+  const hues = [
+    '#136a78',
+    '#c22a2c',
+    '#f5f3ec',
+    '#1d4e9e',
+    '#e9b310',
+    '#4b2a86',
+    '#3f8f4f',
+    '#7a4a22',
+    '#1c1c1c',
+    '#b8893a',
+    '#edd7a7',
+    '#227382',
+  ]
+  const bottles = hues.map((hex, i) => planBottle(`bottle ${i}`, { hex, ul: 900_000 }))
+  const cups = Array.from({ length: 12 }, (_, c) =>
+    cup(
+      `cup ${c}`,
+      bottles.map((b, i) => layer(b.id, { id: `${c} ${i}` })),
+      { at: [30 * c - 180, 20 * (c % 3)] },
+    ),
+  )
+  const facts: DeskFacts = {
+    studio: { units: 'metric', currency: 'EUR', zone: 'UTC', waterDropUl: 50 },
+    bottles,
+    formulas: [],
+    recipes: [],
+    cups: [],
+    places: [],
+    room: { closedWeekdays: [], ...USUAL_CLIMATE },
+    works: [],
+    surfaces: [],
+    word: { paints: {}, pairs: [] },
+    takes: [],
+    jobs: [],
+    dried: [],
+    learned: [],
+    now: Date.UTC(2026, 10, 28),
+  }
+  return { facts, full: design({ cups }) }
+}
+
+/** Plans: orders beside every order, the desk at a keystroke, a month of works, and the list of 500 beside its SQL. */
+export async function planFigures(url: string): Promise<Figure[]> {
+  const eight = task([1, 1, 1, 1, 1, 1, 1, 1])
+  const twelve = task([2, 2, 2, 2, 1, 1, 1, 1])
+  const { facts, full } = fullDesk()
+  const colours = deskColours(facts)
+  const draft = { workId: null, kind: 'final', pourOn: '' } as const
+  const keystroke = () => workOut(full, draft, SHIPPED.of('flip-cup'), facts, colours, 'p')
+  const now = Date.UTC(2026, 10, 28, 9)
+  const jobs = Array.from({ length: 40 }, (_, i) =>
+    jobOf({
+      id: `job ${i}`,
+      design: { ...full, finish: i % 2 ? 'varnish' : 'none' },
+      amounts: planAmounts(full),
+      technique: SHIPPED.of('straight'),
+      bottles: new Map(facts.bottles.map((b) => [b.id, b])),
+      climate: USUAL_CLIMATE,
+      due: now + (10 + (i % 30)) * DAY,
+      delivered: true,
+      buys: false,
+    }),
+  )
+  const places = [
+    { id: 'table', sizeMm: [600, 900] as const, spots: 4 },
+    { id: 'rack', sizeMm: [450, 550] as const, spots: 12 },
+  ]
+  const month = () => scheduleAll(jobs, places, now, (at) => new Date(at).getUTCDay() !== 0)
+  return [
+    await compare(
+      'time',
+      'order of 8 layers against every order there is',
+      '≤ 0.1',
+      1,
+      () => findOrder(eight),
+      () => bruteForce(eight),
+      5,
+    ),
+    await compare(
+      'time',
+      'order of 12 layers of 8 colours against a frame of 50 ms',
+      '≤ 1',
+      1,
+      () => findOrder(twelve),
+      () => wait(50),
+      9,
+    ),
+    await compare('time', 'a keystroke at 12 cups × 12 layers against 50 ms', '≤ 1', 1, keystroke, () => wait(50), 9),
+    await compare('time', 'a month of 40 works scheduled against 100 ms', '≤ 1', 1, month, () => wait(100), 9),
+    await listFigure(url),
+  ]
+}
+
+const wait = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
+
+/** The list of 500 plans as served HTML against what it reads. */
+async function listFigure(url: string): Promise<Figure> {
+  const signed = await signUp({ ...person(), studioName: 'Many plans' })
+  await withStudio(signed, async (tx) => {
+    for (let i = 0; i < 500; i++) await savePlan(tx, planInput([], { id: uuidv7(), title: `Plan ${i}` }))
+  })
+  const cookie = await cookieOf(signed.token)
+  const page = async () => {
+    const response = await fetch(`${url}/plan`, { headers: { cookie } })
+    const html = await response.text()
+    if (response.status !== 200 || !html.includes('Plan 499')) throw new Error('the list of plans did not come')
+  }
+  const sql = async () => {
+    await findSession(signed.token)
+    await withStudio(signed, (tx) => worksFacts(tx, Date.now()))
+  }
+  return compare('time', 'list of 500 plans, served HTML against what it reads', '≤ 3', 1, page, sql, 7)
+}

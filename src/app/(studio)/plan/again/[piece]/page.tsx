@@ -1,0 +1,48 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { v7 as uuidv7 } from 'uuid'
+import { asLoaded } from '@/core/plan/scaleUp'
+import { isId } from '@/db/base/withStudio'
+import { findPiece, loadedOf } from '@/db/pieces/read'
+import { findPlan } from '@/db/plans/read'
+import { inStudio } from '@/session/current'
+import { Again } from '@/stations/plan/again/Again'
+import { deskFacts } from '@/stations/plan/queries'
+import { orNotFound } from '@/ui/frame/orNotFound'
+
+export const metadata: Metadata = { title: 'Pour again' }
+
+export default async function AgainPage({ params }: { params: Promise<{ piece: string }> }) {
+  const { piece: id } = await params
+  if (!isId(id)) notFound()
+  const { piece, plan, loaded, facts } = await inStudio(async (tx) => {
+    const piece = await findPiece(tx, id)
+    if (piece.planId === null) notFound()
+    return {
+      piece,
+      plan: await findPlan(tx, piece.planId),
+      loaded: await loadedOf(tx, id),
+      facts: await deskFacts(tx, null),
+    }
+  }).catch(orNotFound)
+  const from = {
+    title: piece.title,
+    technique: piece.technique,
+    workId: null,
+    kind: 'final' as const,
+    pourOn: null,
+    notes: '',
+    carriedNote: piece.nextTime,
+    afterPlanId: plan.id,
+    afterPieceId: piece.id,
+    design: { ...asLoaded(plan.design, loaded, uuidv7), done: [] },
+  }
+  return (
+    <Again
+      from={from}
+      said="poured again, changed: from what was really loaded"
+      photo={piece.photos.findLast((p) => p.state === 'dry') ?? piece.photos.at(-1)}
+      facts={facts}
+    />
+  )
+}

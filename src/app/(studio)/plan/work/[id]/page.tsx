@@ -1,0 +1,40 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { isId } from '@/db/base/withStudio'
+import { listPieces } from '@/db/pieces/read'
+import { plansOfWork } from '@/db/plans/read'
+import { studioFacts } from '@/db/people/studio'
+import { techniqueBook } from '@/db/techniques/read'
+import { findWork } from '@/db/works/read'
+import { inStudio } from '@/session/current'
+import { WorkForm } from '@/stations/plan/works/WorkForm'
+import { WorkSheet } from '@/stations/plan/works/WorkSheet'
+import { orNotFound } from '@/ui/frame/orNotFound'
+import { dayOn } from '@/ui/tables/dates'
+
+export const metadata: Metadata = { title: 'Work' }
+
+export default async function WorkPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const { work, plans, pieces, techniques, studio } = await inStudio(async (tx) => ({
+    work: await findWork(tx, id),
+    plans: await plansOfWork(tx, id),
+    pieces: await listPieces(tx),
+    techniques: await techniqueBook(tx),
+    studio: await studioFacts(tx),
+  })).catch(orNotFound)
+  return (
+    <div className="wide-left">
+      <WorkSheet
+        work={work}
+        plans={plans}
+        pieces={pieces}
+        techniques={techniques}
+        currency={studio.currency}
+        zone={studio.zone}
+      />
+      <WorkForm key={work.revision} work={work} today={dayOn(new Date().getTime(), studio.zone)} />
+    </div>
+  )
+}

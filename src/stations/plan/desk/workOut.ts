@@ -1,0 +1,293 @@
+import { hexToLab } from '@/core/colour/lab'
+import { opticsFromHex } from '@/core/colour/paintOptics'
+import type { PairVerdict } from '@/core/colour/pairVerdicts'
+import { judgeJoint, type Joint, type LayerColour } from '@/core/layering/joint'
+import { landsAs, type CupOnSurface, type Mark } from '@/core/layering/lands'
+import { RIM_MM, seenInRim, type Seen } from '@/core/layering/rim'
+import { pairWord } from '@/core/plan/makersWord'
+import { planAmounts, needs, type PlanAmounts } from '@/core/plan/amounts'
+import type { PlanBottle } from '@/core/plan/bottle'
+import { crackRisk, type CrackRisk } from '@/core/plan/crackRisk'
+import type { Design, Of, PlannedCup } from '@/core/plan/design'
+import { gapsOf, type Gap } from '@/core/plan/gaps'
+import { expectedFilm, jobOf, type ExpectedFilm } from '@/core/plan/job'
+import { planMoney, type PlanMoney } from '@/core/plan/money'
+import { readiness, type Concern } from '@/core/plan/readiness'
+import type { PlanUse } from '@/core/plan/uses'
+import type { Sheen } from '@/core/paint/properties'
+import type { Job } from '@/core/schedule/backwards'
+import { outline } from '@/core/surface/shapes'
+import type { Technique } from '@/core/technique/technique'
+import { DUE_AT, dayAndTime, timeOn } from '@/ui/tables/dates'
+import type { DeskFacts } from '../deskFacts'
+import type { Draft } from './draft'
+
+/** A colour of the plan: what stands for it on the desk. */
+export interface DeskColour extends LayerColour {
+  readonly of: Of
+  readonly label: string
+  readonly hex: string
+  readonly bottle: PlanBottle | undefined
+}
+
+/** What becomes of the cups of a surface. */
+export interface OnSurface {
+  readonly surface: string
+  readonly marks: readonly Mark[]
+  /** What of each colour lies in the rim, by index into `colours`. */
+  readonly seen: readonly Seen[]
+}
+
+export interface BottleState {
+  readonly of: Of
+  readonly label: string
+  readonly hex: string
+  readonly sheen: string
+  readonly needUl: number
+  readonly haveUl: number
+  readonly elsewhereUl: number
+  readonly shortUl: number
+  readonly uses: readonly PlanUse[]
+  readonly concerns: readonly Concern[]
+}
+
+export interface Worked {
+  readonly amounts: PlanAmounts
+  readonly colours: readonly DeskColour[]
+  readonly joints: ReadonlyMap<string, readonly (Joint | null)[]>
+  readonly onSurfaces: readonly OnSurface[]
+  readonly states: readonly BottleState[]
+  readonly gaps: readonly Gap[]
+  readonly film: ExpectedFilm
+  readonly crack: CrackRisk
+  readonly money: PlanMoney
+  readonly job: Job
+  readonly pourAt: number
+}
+
+const GREY = '#d9d9d9'
+const keyOf = (of: Of) => `${of.kind} ${of.id}`
+
+/** Colours are worked out once for each bottle. */
+const known = new Map<string, LayerColour>()
+function layerColour(hex: string, sheen: string, densityGPerMl: number): LayerColour {
+  const key = `${hex} ${sheen} ${densityGPerMl}`
+  let colour = known.get(key)
+  if (!colour) {
+    if (known.size > 2000) known.clear()
+    colour = { optics: opticsFromHex(hex, 'normal'), lab: hexToLab(hex), sheen: sheen as Sheen, densityGPerMl }
+    known.set(key, colour)
+  }
+  return colour
+}
+
+/** Everything that may stand in a layer, by key. */
+export function deskColours(facts: Pick<DeskFacts, 'bottles' | 'formulas' | 'recipes'>): Map<string, DeskColour> {
+  const colours = new Map<string, DeskColour>()
+  for (const b of facts.bottles) {
+    const of: Of = { kind: 'bottle', id: b.id }
+    const hex = b.hex ?? GREY
+    colours.set(keyOf(of), { ...layerColour(hex, b.sheen, b.densityGPerMl), of, label: b.label, hex, bottle: b })
+  }
+  const unmixed = (kind: 'formula' | 'recipe', list: readonly { id: string; name: string; hex: string | null }[]) => {
+    for (const { id, name, hex: seen } of list) {
+      const hex = seen ?? GREY
+      const of: Of = { kind, id }
+      colours.set(keyOf(of), {
+        ...layerColour(hex, 'satin', 1.1),
+        of,
+        label: `${name} (${kind}, not mixed)`,
+        hex,
+        bottle: undefined,
+      })
+    }
+  }
+  unmixed('formula', facts.formulas)
+  unmixed(
+    'recipe',
+    facts.recipes.map((r) => ({ ...r, hex: null })),
+  )
+  return colours
+}
+
+/** The colour something stands for; grey where it is gone since. */
+export function colourOf(colours: ReadonlyMap<string, DeskColour>, of: Of | null): DeskColour | undefined {
+  if (!of) return undefined
+  return (
+    colours.get(keyOf(of)) ?? {
+      ...layerColour(GREY, 'satin', 1.1),
+      of,
+      label: 'emptied since',
+      hex: GREY,
+      bottle: undefined,
+    }
+  )
+}
+
+/** Everything the desk says of a design. Pure but for the colours it remembers. @throws FikaError for an impossible design */
+export function workOut(
+  design: Design,
+  draft: Pick<Draft, 'workId' | 'kind' | 'pourOn'>,
+  technique: Technique,
+  facts: DeskFacts,
+  all: ReadonlyMap<string, DeskColour>,
+  id: string,
+): Worked {
+  const amounts = planAmounts(
+    design,
+    facts.cups.map((c) => c.sizeUl),
+  )
+  const work = facts.works.find((w) => w.id === draft.workId)
+  const due = work?.dueOn ? timeOn(work.dueOn, DUE_AT, facts.studio.zone) : null
+  const pourAt = draft.pourOn ? timeOn(draft.pourOn, '09:00', facts.studio.zone) : facts.now
+  const byId = new Map(facts.bottles.map((b) => [b.id, b]))
+  const film = expectedFilm(design, amounts, technique.runOffShare, byId)
+  const colours = coloursOf(design, all)
+  return {
+    amounts,
+    colours,
+    joints: new Map(design.cups.map((c) => [c.id, jointsOf(c, all, technique, facts)] as const)),
+    onSurfaces: design.surfaces.map((s) => onSurface(design, s.id, amounts, colours)),
+    states: statesOf(design, amounts, all, technique, facts, pourAt),
+    gaps: gapsOf(design, amounts, technique, due !== null),
+    film,
+    crack: crackRisk(film, facts.dried),
+    money: planMoney({
+      paint: amounts.parts.map((p) => ({
+        ul: p.ul,
+        costPerMl: (p.of.kind === 'bottle' ? byId.get(p.of.id)?.costPerMl : 0) ?? 0,
+        poured: p.use === 'cup',
+      })),
+      surfaces: design.surfaces.map((s) => ({ eachMinor: s.eachMinor, count: s.surface.count })),
+      finishMinor: design.finishMinor,
+      disposablesMinor: design.disposablesMinor,
+      runOffShare: technique.runOffShare,
+      savedShare: design.savedShare,
+      priceMinor: draft.kind === 'final' ? (work?.priceMinor ?? null) : null,
+    }),
+    job: jobOf({
+      id,
+      design,
+      amounts,
+      technique,
+      bottles: byId,
+      climate: facts.room,
+      due,
+      delivered: work !== undefined && work.kind !== 'practice' && draft.kind === 'final',
+      buys: false,
+    }),
+    pourAt,
+  }
+}
+
+function coloursOf(design: Design, all: ReadonlyMap<string, DeskColour>): DeskColour[] {
+  const found = new Map<string, DeskColour>()
+  for (const c of design.cups)
+    for (const l of c.layers) {
+      const colour = colourOf(all, l.of)
+      if (colour) found.set(keyOf(colour.of), colour)
+    }
+  return [...found.values()]
+}
+
+/** What the maker said of two colours: of paints that are seen in both. */
+function wordOn(a: DeskColour, b: DeskColour, facts: DeskFacts): PairVerdict | undefined {
+  return pairWord(a.bottle?.paints ?? [], b.bottle?.paints ?? [], facts.word.pairs)
+}
+
+/** The joint above each layer but the last; null where one of the two names nothing. */
+export function jointsOf(
+  cup: Pick<PlannedCup, 'layers'>,
+  all: ReadonlyMap<string, DeskColour>,
+  technique: Technique,
+  facts: DeskFacts,
+): (Joint | null)[] {
+  const colours = cup.layers.map((l) => colourOf(all, l.of))
+  return colours.slice(1).map((upper, i) => {
+    const lower = colours[i]
+    return lower && upper ? jointOf(lower, upper, technique, facts) : null
+  })
+}
+
+/** One colour on another, as it is judged for this plan. */
+export function jointOf(lower: DeskColour, upper: DeskColour, technique: Technique, facts: DeskFacts): Joint {
+  const joint = judgeJoint(lower, upper, wordOn(lower, upper, facts), technique.cells)
+  return keyOf(lower.of) === keyOf(upper.of) ? { ...joint, word: 'same', cost: SAME } : joint
+}
+const SAME = 10
+
+function onSurface(design: Design, surface: string, amounts: PlanAmounts, colours: readonly DeskColour[]): OnSurface {
+  const own = new Set(design.cups.map((c) => c.on))
+  const here = design.cups.filter((c) => c.on === surface || (c.on === null && !own.has(surface)))
+  const marks = here.flatMap((c) => copiesOf(c, amounts, colours).flatMap((cup) => landsAs(cup)))
+  const face = outline(design.surfaces.find((s) => s.id === surface)!.surface)
+  return { surface, marks, seen: seenInRim(marks, face, RIM_MM[1]) }
+}
+
+/** Cups alike stand round their place, each turned on by its part of a full turn. */
+function copiesOf(c: PlannedCup, amounts: PlanAmounts, colours: readonly DeskColour[]): CupOnSurface[] {
+  const filled = amounts.cups.find((f) => f.id === c.id)!
+  const layers = c.layers.flatMap((l) => {
+    const colour = l.of ? colours.findIndex((x) => keyOf(x.of) === keyOf(l.of!)) : -1
+    const ul = filled.layers.find((f) => f.layer === l.id)!.ul / Math.max(1, filled.cups)
+    return colour < 0 ? [] : [{ colour, ul }]
+  })
+  const downOneSide = c.layers.length > 1 && c.layers.every((l) => l.how === 'side')
+  const radius =
+    c.copies > 1 ? Math.sqrt(filled.eachUl / (Math.PI * SPREAD_MM)) / Math.sin(Math.PI / Math.max(2, c.copies)) : 0
+  return Array.from({ length: c.copies }, (_, i) => {
+    const a = (2 * Math.PI * i) / c.copies - Math.PI / 2
+    return {
+      kind: c.kind,
+      at: [c.at[0] + radius * Math.cos(a), c.at[1] + radius * Math.sin(a)] as const,
+      turnDeg: c.turnDeg + (360 * i) / c.copies,
+      path: c.path.map(([x, y]) => [x, y + (i - (c.copies - 1) / 2) * 30] as const),
+      layers,
+      downOneSide,
+    }
+  })
+}
+/** Cups alike stand so far apart as their paint at this depth asks, mm. Start value of Fika. */
+const SPREAD_MM = 8
+
+function statesOf(
+  design: Design,
+  amounts: PlanAmounts,
+  all: ReadonlyMap<string, DeskColour>,
+  technique: Technique,
+  facts: DeskFacts,
+  pourAt: number,
+): BottleState[] {
+  const have = new Map(facts.bottles.map((b) => [b.id, b.ul]))
+  return needs(amounts.parts, have).map(({ of, needUl, shortUl }): BottleState => {
+    const colour = colourOf(all, of)!
+    const b = colour.bottle
+    const uses = [...new Set(amounts.parts.filter((p) => p.of.kind === of.kind && p.of.id === of.id).map((p) => p.use))]
+    const elsewhereUl = facts.takes
+      .filter((t) => t.vesselId === of.id && takenBefore(t.pourOn, pourAt, facts.studio.zone))
+      .reduce((sum, t) => sum + t.ul, 0)
+    return {
+      of,
+      label: colour.label,
+      hex: colour.hex,
+      sheen: colour.sheen,
+      needUl,
+      haveUl: b?.ul ?? 0,
+      elsewhereUl,
+      shortUl: b ? Math.max(0, needUl + elsewhereUl - b.ul) : shortUl,
+      uses,
+      concerns: b
+        ? readiness(
+            b,
+            { uses, needUl, elsewhereUl, pourAt, technique, look: design.look, finish: design.finish },
+            (at) => dayAndTime(at, facts.studio.zone),
+            facts.studio.waterDropUl,
+          )
+        : [],
+    }
+  })
+}
+
+/** Whether another plan takes its paint on the day of this one or before; one without a day counts. */
+const takenBefore = (pourOn: string | null, pourAt: number, zone: string) =>
+  pourOn === null || timeOn(pourOn, '00:00', zone) <= pourAt

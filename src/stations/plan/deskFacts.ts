@@ -1,0 +1,42 @@
+import type { DriedFilm } from '@/core/plan/crackRisk'
+import type { MakersWord } from '@/core/plan/makersWord'
+import type { PlanBottle } from '@/core/plan/bottle'
+import type { UnitSystem } from '@/core/quantity/parse'
+import type { Job } from '@/core/schedule/backwards'
+import type { OpenTake } from '@/db/plans/read'
+import type { CupSize, DryingPlace, Room } from '@/db/room/read'
+import type { StockedSurface } from '@/db/surfaces/read'
+import type { Work } from '@/db/works/read'
+
+interface Named {
+  readonly id: string
+  readonly name: string
+}
+
+/** What the plan desk works with; plain objects, so that everything is answered while typing. */
+export interface DeskFacts {
+  readonly studio: {
+    readonly units: UnitSystem
+    readonly currency: string
+    readonly zone: string
+    readonly waterDropUl: number
+  }
+  readonly bottles: readonly PlanBottle[]
+  readonly formulas: readonly (Named & { readonly hex: string | null })[]
+  readonly recipes: readonly Named[]
+  readonly cups: readonly CupSize[]
+  readonly places: readonly DryingPlace[]
+  readonly room: Room
+  readonly works: readonly Work[]
+  readonly surfaces: readonly StockedSurface[]
+  readonly word: MakersWord
+  /** What every other open plan takes of every bottle. */
+  readonly takes: readonly OpenTake[]
+  /** Every other open plan, for the places where it dries. */
+  readonly jobs: readonly Job[]
+  readonly dried: readonly DriedFilm[]
+  /** What pours of a technique came to beside the rule of 28, and of how many pieces that is known. */
+  readonly learned: readonly { readonly technique: string; readonly factor: number; readonly pieces: number }[]
+  /** ms since 1970, as the page was made. */
+  readonly now: number
+}
