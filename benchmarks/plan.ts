@@ -112,7 +112,7 @@ export async function planFigures(url: string): Promise<Figure[]> {
   const { facts, full } = fullDesk()
   const colours = deskColours(facts)
   const draft = { workId: null, kind: 'final', pourOn: '' } as const
-  const keystroke = () => workOut(full, draft, SHIPPED.of('flip-cup'), facts, colours, 'p')
+  const keystroke = () => workOut(full, draft, SHIPPED.of('flip-cup'), facts, colours, facts.now)
   const now = Date.UTC(2026, 10, 28, 9)
   const jobs = Array.from({ length: 40 }, (_, i) =>
     jobOf({

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { launch } from '../tests/support/chromium'
-import { choose, pick } from '../tests/support/people'
+import { pick } from '../tests/support/people'
 
 const url = process.env.FIKA_URL
 if (!url) throw new Error('FIKA_URL names no running Fika')
@@ -37,39 +37,6 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByText('Drawer', { exact: true }).click()
     await page.getByRole('button', { name: 'Find formulas' }).click()
     await page.locator('[data-testid="candidate"]').first().waitFor()
-    await page.evaluate(() => window.scrollTo(0, 0))
-  },
-  mend: async () => {
-    await open('/formulas/mend')
-    await choose(page, 'A bottle from the rack', 'Bakery teal')
-    await page.waitForURL(/bottle=/)
-    const should = page.getByRole('region', { name: 'What it should be' })
-    await should.getByLabel('Colour as six digits or L a b').fill('#1c5f70')
-    await should.getByLabel('Colour as six digits or L a b').press('Enter')
-    await pick(page, 'Good when', 'only side by side')
-    await should.getByLabel('Room left in the cup').fill('500 ml')
-    await page.getByRole('button', { name: 'What to add' }).click()
-    await page.locator('[data-testid="mend-way"]').waitFor()
-    await page.evaluate(() => window.scrollTo(0, 0))
-  },
-  batch: async () => {
-    await open('/formulas/batch/new')
-    await choose(page, 'Colour', 'Bakery teal')
-    await page.getByRole('button', { name: 'Begin the batch' }).click()
-    await page.waitForURL(/\/batch\/[0-9a-f-]{36}/)
-    for (const n of [1, 2]) {
-      const container = page.getByRole('region', { name: `Container ${n}`, exact: true })
-      for (const step of await container
-        .getByRole('checkbox')
-        .all()
-        .then((all) => all.slice(0, n === 1 ? 4 : 2))) {
-        await step.click()
-        await page.waitForTimeout(400)
-      }
-      await container.getByRole('button', { name: 'Read this one' }).click()
-      await container.getByText(/readings agree/).waitFor()
-      await page.waitForTimeout(600)
-    }
     await page.evaluate(() => window.scrollTo(0, 0))
   },
   palette: async () => {
@@ -122,32 +89,29 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.waitForTimeout(1300)
   },
   consistency: () => open('/bench/consistency'),
-  stocktake: async () => {
-    await open('/rack/stocktake')
-    for (const n of [1, 2, 3]) {
-      await page.getByRole('button', { name: 'Set it on the stand-in' }).click()
-      await page.waitForTimeout(2400)
-      if (n === 2) {
-        await page.evaluate(() =>
-          fetch('/scale', {
-            method: 'POST',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify({ do: 'place', grams: -3 }),
-          }),
-        )
-        await page.waitForTimeout(2200)
-      }
-      await page.getByRole('button', { name: /Take the weight/ }).click()
-      await page.getByRole('heading', { name: new RegExp(`${n} of`) }).waitFor()
-    }
+  works: () => open('/plan'),
+  plan: () => into('/plan', /Bakery commission/),
+  order: async () => {
+    await into('/plan', 'Evening at the lock')
+    await page.getByRole('checkbox', { name: 'a white or metal may go between' }).check()
+    await page.getByTestId('propose-order').click()
+    await page.getByTestId('proposal').waitFor()
+    await page.getByRole('button', { name: 'Take this order' }).scrollIntoViewIfNeeded()
+  },
+  again: async () => {
+    await into('/wall', /Night Ferries 2/)
+    await page.getByRole('link', { name: 'Pour again, changed' }).click()
+    await page.waitForURL('**/again/**')
+    await pick(page, 'Surface 1', 'rectangle')
+    await page.getByLabel('Size of surface 1').fill('40 x 40 cm')
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  labels: async () => {
-    await open('/rack/labels')
-    await page.getByRole('button', { name: 'All' }).click()
-    await page.waitForTimeout(1800)
+  'put-out': async () => {
+    await into('/plan', /Bakery commission/)
+    await page.getByRole('link', { name: 'Put out' }).click()
+    await page.waitForURL('**/put-out')
+    await page.waitForTimeout(600)
   },
-  plan: () => into('/plan', /Bakery commission/),
   pour: () => into('/pour', /Bakery commission/),
   wall: () => open('/wall'),
   piece: () => into('/wall', /Night Ferries 2/),

@@ -134,7 +134,7 @@ alter table plan_part
   alter column vessel_id drop not null,
   drop column parts,
   drop constraint plan_part_use_check,
-  add constraint plan_part_use_check check (use in ('cup', 'sides', 'cushion', 'base coat', 'slip coat', 'lead-in', 'swipe', 'pearl base', 'reserve')),
+  add constraint plan_part_use_check check (use in ('cup', 'sides', 'cushion', 'base coat', 'slip coat', 'lead-in', 'swipe', 'pearl base', 'top', 'reserve')),
   add constraint plan_part_of_one check (num_nonnulls(vessel_id, formula_id, recipe_id) = 1),
   add constraint plan_part_of_formula foreign key (studio_id, formula_id) references formula (studio_id, id),
   add constraint plan_part_of_recipe foreign key (studio_id, recipe_id) references recipe (studio_id, id);

@@ -29,7 +29,7 @@ export const EXACT_LAYERS = 12
 /** A table of so many ways still is one for a page that waits; more of them are searched by the beam. */
 const TABLE = 4_000_000
 /** Ways kept for each number of layers beyond that. Start value of Fika. */
-const BEAM = 2000
+const BEAM = 500
 /** A layer that was not asked for must be worth this much. Start value of Fika. */
 export const BUFFER_COST = 0.15
 

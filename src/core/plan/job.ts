@@ -60,6 +60,8 @@ export interface JobFacts {
   readonly climate: Climate
   /** ms since 1970; null: it hurries nobody. */
   readonly due: number | null
+  /** When it is poured, where the maker has fixed that, ms since 1970. */
+  readonly pourAt?: number | null
   /** Whether it goes to somebody at the end. */
   readonly delivered: boolean
   readonly buys: boolean
@@ -85,6 +87,7 @@ export function jobOf(f: JobFacts): Job {
   return {
     id: f.id,
     due: f.due,
+    fixed: f.pourAt == null ? undefined : { step: 'pour', start: f.pourAt },
     steps,
     onPlace: ON_PLACE.filter((k) => steps.some((s) => s.key === k)),
     // What drips onto another stands over it and takes no place of its own.

@@ -7,6 +7,7 @@ export const COAT_ROLES = [
   'lead-in',
   'swipe',
   'pearl base',
+  'top',
   'reserve',
 ] as const
 export type CoatRole = (typeof COAT_ROLES)[number]
@@ -24,5 +25,6 @@ export const COAT_START: Readonly<Record<CoatRole, { readonly wetMm: number; rea
   'lead-in': { wetMm: 0.8, share: 0.1 },
   swipe: { wetMm: 0.5, share: 0.15 },
   'pearl base': { wetMm: 0.8, share: 1 },
+  top: { wetMm: 0.3, share: 1 },
   reserve: { wetMm: 0.1, share: 1 },
 }

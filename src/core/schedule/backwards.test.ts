@@ -91,6 +91,38 @@ describe('dates backwards', () => {
     expect(scheduleAll([job('a', { pieces: [{ sizeMm: [500, 600], count: 1 }] })], places, NOW)[0]!.homeless).toBe(
       false,
     ))
+  it('a day that is fixed stands: what comes before it as late as can be, what comes after as early', () => {
+    const start = NOW + 5 * DAY
+    const fixed = { step: 'pour', start }
+    const [s] = scheduleAll([job('a', { fixed, due: NOW + 30 * DAY })], places, NOW)
+    expect(of(s!, 'pour')).toMatchObject({ start, end: start + 2 * H })
+    expect(of(s!, 'rest').end).toBe(start)
+    expect(of(s!, 'mix').start).toBe(start - 13 * H)
+    expect(of(s!, 'dry').start).toBe(start + 2 * H)
+    expect(of(s!, 'varnish').start).toBe(start + (2 + 70 + 72) * H)
+    expect(s!.lateMs).toBe(0)
+    // Too late for its date it says so, and a place that is taken then is not given twice.
+    expect(scheduleAll([job('a', { fixed, due: NOW + 6 * DAY })], places, NOW)[0]!.lateMs).toBe(
+      (2 + 70 + 72 + 1 - 24) * H,
+    )
+    const three = scheduleAll(
+      ['a', 'b', 'c'].map((id) => job(id, { fixed })),
+      places,
+      NOW,
+    )
+    expect(three.map((x) => x.homeless)).toEqual([false, false, true])
+  })
+  it('a fixed step that is done already fixes nothing', () => {
+    const after = steps
+      .filter((x) => x.key === 'dry' || x.key === 'varnish')
+      .map((x) => ({ ...x, after: x.key === 'dry' ? [] : ['dry'] }))
+    const [s] = scheduleAll(
+      [job('a', { steps: after, onPlace: ['dry'], fixed: { step: 'pour', start: NOW - 9 * DAY } })],
+      places,
+      NOW,
+    )
+    expect(of(s!, 'dry').start).toBe(NOW)
+  })
   it('refuses steps that wait for each other', () =>
     expect(() =>
       scheduleAll([job('a', { steps: [step('x', 1, ['y']), step('y', 1, ['x'])], onPlace: [] })], [], NOW),

@@ -21,6 +21,8 @@ export interface Job {
   readonly steps: readonly Step[]
   /** Steps from the first of which to the last a level place is taken; none where it needs none. */
   readonly onPlace: readonly string[]
+  /** A step whose beginning somebody has fixed, ms since 1970. */
+  readonly fixed?: { readonly step: string; readonly start: number } | undefined
   /** What is laid there: pieces alike, each kind once. */
   readonly pieces: readonly { readonly sizeMm: readonly [number, number]; readonly count: number }[]
 }
@@ -48,7 +50,7 @@ export interface Scheduled {
   readonly lateMs: number
   /** Spots it takes, by place; empty where it needs none. */
   readonly spots: readonly { readonly place: string; readonly count: number }[]
-  /** Whether no place is large enough, or there are too few of them even when all are free. */
+  /** Whether no place is large enough, or there are too few of them: even when all are free, or on the day that is fixed. */
   readonly homeless: boolean
 }
 
@@ -97,17 +99,22 @@ function scheduleOne(
   const latest = job.due === null ? null : backwards(steps, job.due, isOpen)
   const needsPlace = job.onPlace.length > 0 && places.length > 0
   const homeless = needsPlace && !spotsFree(job, places, [], -Infinity, Infinity)
-  const finish = (timed: Map<string, { start: number; end: number }>, spots: Taken['spots']) => {
+  const finish = (timed: Map<string, { start: number; end: number }>, spots: Taken['spots'], full = false) => {
     const out = steps.map((s) => ({ key: s.key, ...timed.get(s.key)!, latest: latest?.get(s.key)?.start ?? null }))
     const end = Math.max(now, ...out.map((s) => s.end))
     const hold = spots.length ? { ...spanOf(job, timed), spots } : null
     const lateMs = job.due === null ? 0 : Math.max(0, end - job.due)
-    return { scheduled: { id: job.id, steps: out, end, lateMs, spots, homeless }, hold }
+    return { scheduled: { id: job.id, steps: out, end, lateMs, spots, homeless: homeless || full }, hold }
   }
   const free = (timed: Map<string, { start: number; end: number }>) => {
     if (!needsPlace || homeless) return []
     const { from, to } = spanOf(job, timed)
     return spotsFree(job, places, taken, from, to)
+  }
+  if (job.fixed && steps.some((s) => s.key === job.fixed!.step)) {
+    const timed = pinned(steps, job.fixed.step, job.fixed.start, isOpen)
+    const spots = free(timed)
+    return finish(timed, spots ?? [], spots === undefined)
   }
   if (job.due !== null)
     for (let day = 0; day < SEARCHED_DAYS; day++) {
@@ -187,9 +194,28 @@ function backwards(steps: readonly Step[], due: number, isOpen: (at: number) => 
   return timed
 }
 
-function forwards(steps: readonly Step[], from: number, isOpen: (at: number) => boolean) {
-  const timed = new Map<string, { start: number; end: number }>()
+/** One step where it is fixed, what it waits for as late as that lets it, and what waits for it as early as can be. */
+function pinned(steps: readonly Step[], key: string, start: number, isOpen: (at: number) => boolean) {
+  const before = new Set([key])
+  for (const s of [...steps].reverse()) if (before.has(s.key)) for (const k of s.after) before.add(k)
+  const step = steps.find((s) => s.key === key)!
+  const known = backwards(
+    steps.filter((s) => before.has(s.key)),
+    start + step.hours * HOUR,
+    (at) => at === start || isOpen(at),
+  )
+  return forwards(steps, start, isOpen, known)
+}
+
+function forwards(
+  steps: readonly Step[],
+  from: number,
+  isOpen: (at: number) => boolean,
+  known: ReadonlyMap<string, { start: number; end: number }> = new Map(),
+) {
+  const timed = new Map(known)
   for (const s of steps) {
+    if (known.has(s.key)) continue
     let start = Math.max(from, ...s.after.map((k) => timed.get(k)!.end + (s.waitHours ?? 0) * HOUR))
     for (let i = 0; s.byHand && i < 60 && !isOpen(start); i++) start += DAY
     timed.set(s.key, { start, end: start + s.hours * HOUR })

@@ -5,7 +5,7 @@ export const pearlBaseAndTop: Technique = {
   name: 'Pearl base and thin top',
   levelTimeS: [0.3, 0.8],
   cups: ['poured out', 'puddles'],
-  needs: ['pearl base'],
+  needs: ['pearl base', 'top'],
   forbids: [],
   silicone: 'never',
   heat: 'possible',

@@ -147,11 +147,3 @@ export function namedSwatches(
     [tx.studioId, ids],
   )
 }
-
-/** Whether there is any paint in the drawer. */
-export async function hasPaints(tx: Tx): Promise<boolean> {
-  const [row] = await tx.q<{ any: boolean }>('select exists (select from paint where studio_id = $1) as any', [
-    tx.studioId,
-  ])
-  return row!.any
-}

@@ -54,6 +54,9 @@ describe('a plan', () => {
     expect((await studio.run((tx) => findPlan(tx, input.id))).parts.map((p) => p.label)).toEqual(['White 1'])
     const late = { ...planInput([a], { title: 'Mine' }), id: input.id, revision: 1 }
     await expect(studio.run((tx) => savePlan(tx, late))).rejects.toThrow('Somebody else changed this plan')
+    // Whatever it is that was changed, and were it a word in the notes.
+    for (const more of [{ notes: 'mine' }, { technique: 'ring' }, { pourOn: '2026-12-05' }, { kind: 'test' as const }])
+      await expect(studio.run((tx) => savePlan(tx, { ...changed, ...more }))).rejects.toThrow('Somebody else')
     // The same again, because its answer was lost, is no second change.
     expect(await studio.run((tx) => savePlan(tx, changed))).toEqual({ revision: 2 })
     expect((await studio.run(listPlans)).map((p) => p.title)).toEqual(['Round ferry'])

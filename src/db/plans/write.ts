@@ -72,9 +72,22 @@ async function writePlan(tx: Tx, plan: PlanInput, cupUl: number): Promise<number
   )
   if (written) return written.revision
   const [here] = await tx.q<{ poured: boolean; archived: boolean; revision: number; same: boolean }>(
-    `select poured_at is not null as poured, archived_at is not null as archived, revision, design = $3::jsonb and title = $4 as same
+    `select poured_at is not null as poured, archived_at is not null as archived, revision,
+       (design, title, technique, work_id, kind, pour_on, carried_note, notes)
+         is not distinct from ($3::jsonb, $4::text, $5::text, $6::uuid, $7::text, $8::date, $9::text, $10::text) as same
      from plan where studio_id = $1 and id = $2`,
-    [tx.studioId, plan.id, JSON.stringify(plan.design), plan.title],
+    [
+      tx.studioId,
+      plan.id,
+      JSON.stringify(plan.design),
+      plan.title,
+      plan.technique,
+      plan.workId,
+      plan.kind,
+      plan.pourOn,
+      plan.carriedNote,
+      plan.notes,
+    ],
   )
   if (here!.poured) throw new Conflict('This plan has been poured already. Make a new plan instead.')
   if (here!.archived) throw new Conflict('This plan has been put away. Make a new plan instead.')

@@ -21,7 +21,7 @@ import { listSurfaces } from '@/db/surfaces/read'
 import { techniqueBook } from '@/db/techniques/read'
 import { listWorks, type Work } from '@/db/works/read'
 import type { Tx } from '@/db/base/withStudio'
-import { DUE_AT, timeOn } from '@/ui/tables/dates'
+import { DUE_AT, POURED_AT, timeOn } from '@/ui/tables/dates'
 import type { DeskFacts } from './deskFacts'
 import { openingHours, placesOf } from './openingHours'
 
@@ -117,6 +117,7 @@ export function jobsOf(
       bottles: byId,
       climate: room,
       due: work?.dueOn ? timeOn(work.dueOn, DUE_AT, zone) : null,
+      pourAt: p.pourOn ? timeOn(p.pourOn, POURED_AT, zone) : null,
       delivered: work !== undefined && work.kind !== 'practice' && p.kind === 'final',
       buys: false,
     })
@@ -161,5 +162,5 @@ export async function worksFacts(tx: Tx, now: number) {
   const open = plans.filter((p) => !p.pouredAt)
   const jobs = jobsOf(open, bottles, techniques, works, room, studio.zone, sizes)
   const scheduled = scheduleAll(jobs, placesOf(places), now, openingHours(room, studio.zone))
-  return { studio, works, plans, techniques, places, bottles, scheduled, cups, jobs }
+  return { studio, works, plans, techniques, places, scheduled }
 }

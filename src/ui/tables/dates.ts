@@ -14,6 +14,8 @@ export const dayAndTime = (at: string | Date | number, zone: string) => dayjs(at
 /** How long ago, or how soon, seen from `now`: `3 days ago`. */
 export const ago = (at: string | Date, now: Date) => dayjs(at).from(dayjs(now))
 
+/** A pour that is fixed on a day begins then, in the studio's time. */
+export const POURED_AT = '09:00'
 /** What is due on a day is to be ready by then, in the studio's time. */
 export const DUE_AT = '18:00'
 /** A time of a day in the studio's zone, ms since 1970: `timeOn('2026-12-05', '18:00', zone)`. */

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next'
-import { listPieces } from '@/db/pieces/read'
-import { hasPaints } from '@/db/materials/read'
+import { firstRun } from '@/db/people/firstRun'
 import { inStudio } from '@/session/current'
 import { worksFacts } from '@/stations/plan/queries'
 import { Works } from '@/stations/plan/works/Works'
@@ -9,16 +8,10 @@ export const metadata: Metadata = { title: 'Plan' }
 
 export default async function Plans() {
   const now = new Date().getTime()
-  const { studio, bottles, cups, works, plans, scheduled, places, techniques, pieces, paints } = await inStudio(
-    async (tx) => ({ ...(await worksFacts(tx, now)), pieces: await listPieces(tx), paints: await hasPaints(tx) }),
-  )
-  const firstRun = {
-    starter: cups.length > 0 || places.length > 0,
-    paints,
-    bottles: bottles.length > 0,
-    plans: plans.length > 0,
-    pieces: pieces.length > 0,
-  }
+  const { studio, works, plans, scheduled, places, techniques, firstSteps } = await inStudio(async (tx) => ({
+    ...(await worksFacts(tx, now)),
+    firstSteps: await firstRun(tx),
+  }))
   return (
     <Works
       works={works}
@@ -29,7 +22,7 @@ export default async function Plans() {
       zone={studio.zone}
       currency={studio.currency}
       now={now}
-      firstRun={firstRun}
+      firstSteps={firstSteps}
     />
   )
 }

@@ -4,10 +4,12 @@ import { Button, Input, Select } from 'antd'
 import { meanColour } from '@/core/colour/meanColour'
 import { formatMl } from '@/core/quantity/format'
 import { COAT_ROLES, COAT_START, type CoatRole } from '@/core/plan/uses'
+import type { UnitSystem } from '@/core/quantity/parse'
 import type { Technique } from '@/core/technique/technique'
 import { suitsAsBase } from '@/core/vessel/suitsAsBase'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { newCoat, type DraftCoat, type DraftSurface } from './draft'
+import { PointsField } from './PointsField'
 import { SourceSelect } from './SourceSelect'
 import { colourOf, type DeskColour, type Worked } from './workOut'
 import styles from './desk.module.css'
@@ -21,6 +23,7 @@ export function CoatsPanel({
   technique,
   worked,
   colours,
+  units,
   newId,
   change,
 }: {
@@ -29,6 +32,7 @@ export function CoatsPanel({
   technique: Technique
   worked: Worked | undefined
   colours: ReadonlyMap<string, DeskColour>
+  units: UnitSystem
   newId: () => string
   change: (coats: DraftCoat[]) => void
 }) {
@@ -122,6 +126,15 @@ export function CoatsPanel({
             <Button aria-label={`Leave out the ${c.role}`} onClick={() => change(coats.filter((x) => x.id !== c.id))}>
               ×
             </Button>
+            {c.role === 'lead-in' || c.role === 'swipe' ? (
+              <PointsField
+                key={JSON.stringify(c.path)}
+                label={`Places of the ${c.role}`}
+                points={c.path}
+                units={units}
+                onChange={(path) => set(c.id, { path })}
+              />
+            ) : null}
             {c.role === 'base coat' && !c.of ? (
               <JarOffers worked={worked} colours={colours} onTake={(id) => set(c.id, { of: { kind: 'bottle', id } })} />
             ) : null}

@@ -124,6 +124,7 @@ export function CupPanel({
           </div>
           <PointsField
             key={JSON.stringify(cup.path)}
+            label="Places of its way"
             points={cup.path}
             units={facts.studio.units}
             onChange={(path) => change({ path })}

@@ -41,7 +41,8 @@ export function DatesPanel({
       ) : null}
       {dates?.homeless ? (
         <Notice kind="warning">
-          No level place is large enough for all pieces. Add one to the room, or pour them one after the other.
+          No level place is free and large enough for all pieces. Add one to the room, choose another day, or pour them
+          one after the other.
         </Notice>
       ) : null}
       <table className="sheet">

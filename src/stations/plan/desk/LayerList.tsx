@@ -21,9 +21,9 @@ import { colourOf, type DeskColour, type Worked } from './workOut'
 import styles from './desk.module.css'
 
 const WAY_WORDS: Readonly<Record<WayIn, string>> = {
-  side: 'down the side',
+  side: 'the side',
   high: 'from high',
-  middle: 'in the middle',
+  middle: 'the middle',
 }
 
 /** Layers as they stand in the cup, the top one first; moved by drag, by keys or by its arrows. */

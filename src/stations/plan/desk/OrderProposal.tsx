@@ -44,6 +44,7 @@ export function OrderProposal({
 }) {
   const { find, found, sentence, clear } = useCupOrder()
   const [outside, setOutside] = useState('')
+  const [inside, setInside] = useState('')
   const [buffers, setBuffers] = useState(false)
   const named = cup.layers.filter((l) => l.of)
   const inCup = [...new Map(named.map((l) => [keyOf(colourOf(colours, l.of)!), colourOf(colours, l.of)!])).values()]
@@ -58,7 +59,10 @@ export function OrderProposal({
     : []
   const palette = [...inCup, ...others.slice(0, 6)]
   if (named.length < 3) return null
-  const at = outside ? palette.findIndex((c) => keyOf(c) === outside) : -1
+  const placeOf = (key: string) => {
+    const at = palette.findIndex((c) => keyOf(c) === key)
+    return at < 0 ? null : at
+  }
   const costs = () => palette.map((a) => palette.map((b) => jointOf(a, b, technique, facts).cost))
   const ask = () => {
     const layers = palette.map((c) => named.filter((l) => keyOf(colourOf(colours, l.of)!) === keyOf(c)).length)
@@ -66,8 +70,8 @@ export function OrderProposal({
     find({
       costs: costs(),
       layers,
-      first: end === 'first' && at >= 0 ? at : null,
-      last: end === 'last' && at >= 0 ? at : null,
+      first: placeOf(end === 'first' ? outside : inside),
+      last: placeOf(end === 'last' ? outside : inside),
       buffers: palette.flatMap((c, i) => (anyFlakes(c) || isWhite(c.lab) ? [i] : [])).filter(() => buffers),
       mostBuffers: buffers ? 3 : 0,
     })
@@ -106,6 +110,20 @@ export function OrderProposal({
           options={[
             { value: '', label: 'any colour outermost' },
             ...inCup.map((c) => ({ value: keyOf(c), label: `${c.label} outermost` })),
+          ]}
+        />
+        <Select
+          aria-label="Colour that is to lie innermost"
+          value={inside}
+          className={styles.outside}
+          popupMatchSelectWidth={false}
+          onChange={(key) => {
+            setInside(key)
+            clear()
+          }}
+          options={[
+            { value: '', label: 'any colour innermost' },
+            ...inCup.map((c) => ({ value: keyOf(c), label: `${c.label} innermost` })),
           ]}
         />
         <Checkbox

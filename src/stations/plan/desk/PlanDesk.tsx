@@ -5,12 +5,16 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { FikaError } from '@/core/errors'
 import { offsText } from '@/core/colour/sureWords'
 import { PLAN_KINDS } from '@/core/plan/design'
 import { wordsOnPlan } from '@/core/plan/makersWord'
+import { readTyped } from '@/core/quantity/typed'
+import type { Point } from '@/core/surface/polygon'
+import { footprint, type Surface } from '@/core/surface/shapes'
+import type { Technique } from '@/core/technique/technique'
 import type { PlanWithParts } from '@/db/plans/read'
 import { Notice } from '@/ui/frame/Notice'
+import { shortDay } from '@/ui/tables/dates'
 import { useSend } from '@/ui/hooks/useSend'
 import { useTechniques } from '@/ui/hooks/useTechniques'
 import { dropPlanAction, savePlanAction } from '../actions'
@@ -19,7 +23,7 @@ import { AmountFields } from './AmountFields'
 import { CoatsPanel } from './CoatsPanel'
 import { CupPanel } from './CupPanel'
 import { DatesPanel } from './DatesPanel'
-import { atMm, draftOf, newCup, newDraft, newLayer, newSurface, type Draft, type Opened } from './draft'
+import { atMm, draftOf, newCup, newDraft, newLayer, newSurface, profileText, type Draft, type Opened } from './draft'
 import { MoneyPanel } from './MoneyPanel'
 import { NextPanel } from './NextPanel'
 import { planInput, readDraft } from './readDraft'
@@ -27,7 +31,7 @@ import { RimLine } from './RimLine'
 import { SurfaceFields } from './SurfaceFields'
 import { SurfaceStage, type Drawing } from './SurfaceStage'
 import { useDates } from './useDates'
-import { deskColours, workOut, type Worked } from './workOut'
+import { deskColours, jobFor, workOut, type Worked } from './workOut'
 import styles from './desk.module.css'
 
 /**
@@ -63,13 +67,14 @@ export function PlanDesk({
   const [drawing, setDrawing] = useState<Drawing>(null)
   const colours = useMemo(() => deskColours(facts), [facts])
   const technique = techniques.find(draft.technique)
-  const { design, worked, problem } = useWorked(draft, technique, facts, colours, id)
-  const dates = useDates(worked?.job, facts.jobs, facts.places, facts.room, facts.studio.zone, facts.now)
+  const { design, worked, problem, dates } = useWorked(draft, technique, facts, colours, id)
   const { send, pending, refusal } = useSend<{ id: string; revision: number }>()
   const [tried, setTried] = useState(false)
   const router = useRouter()
 
   const poured = Boolean(plan?.pouredAt)
+  // A plan is made in three taps: what nobody named is called by its day.
+  const untitled = `Plan of ${shortDay(facts.now, facts.studio.zone)}`
   const shown = draft.surfaces.find((s) => s.id === surfaceId) ?? draft.surfaces[0]!
   const planned = design?.surfaces.find((s) => s.id === shown.id)
   const cup = draft.cups.find((c) => c.id === cupId) ?? draft.cups[0]
@@ -81,7 +86,7 @@ export function PlanDesk({
     setTried(true)
     if (!design) return
     send(
-      () => savePlanAction(planInput(id, revision, draft, design)),
+      () => savePlanAction(planInput(id, revision, { ...draft, title: draft.title.trim() || untitled }, design)),
       (saved) => {
         setRevision(saved.revision)
         then(saved.id)
@@ -125,7 +130,7 @@ export function PlanDesk({
           aria-label="Title"
           className={styles.title}
           size="large"
-          placeholder="Title of the plan"
+          placeholder={untitled}
           value={draft.title}
           maxLength={120}
           onChange={(e) => change({ title: e.target.value })}
@@ -262,13 +267,14 @@ export function PlanDesk({
                 onSelect={setCupId}
                 onMove={(c, at) => setCup(c, { at: atMm(at) })}
                 onTurn={(c, by) => setCup(c, { turnDeg: (draft.cups.find((x) => x.id === c)!.turnDeg + by) % 360 })}
+                onProfile={(points) => setSurface({ profile: profileText(points, us) })}
                 onDrawn={(points) => {
                   if (drawing === 'free' && points.length > 2) setSurface({ free: points })
                   if (drawing === 'path' && cup && points.length > 1) setCup(cup.id, { path: points })
                   setDrawing(null)
                 }}
               />
-              <RimLine worked={worked} surface={planned.id} />
+              <RimLine worked={worked} surface={planned.id} vessel={planned.surface.shape === 'profile'} />
             </>
           ) : (
             <p className="muted">The picture comes back when everything can be read.</p>
@@ -279,6 +285,7 @@ export function PlanDesk({
             surfaces={facts.surfaces}
             units={facts.studio.units}
             drawing={drawing}
+            quarter={planned ? quarterOf(planned.surface) : []}
             onDraw={setDrawing}
             change={setSurface}
             onRemove={draft.surfaces.length > 1 ? removeSurface : null}
@@ -341,6 +348,7 @@ export function PlanDesk({
             technique={technique}
             worked={worked}
             colours={colours}
+            units={facts.studio.units}
             newId={uuidv7}
             change={(coats) => change({ coats })}
           />
@@ -375,24 +383,38 @@ export function PlanDesk({
   )
 }
 
-/** The plan worked out; while something cannot be read, the last that could be. */
+/** The right quarter of a face, the usual negative space. */
+function quarterOf(surface: Surface): Point[] {
+  const { lengthMm: l, widthMm: w } = footprint(surface)
+  return [
+    [l / 4, -w / 2],
+    [l / 2, -w / 2],
+    [l / 2, w / 2],
+    [l / 4, w / 2],
+  ]
+}
+
+/** The plan read, dated among all others, and worked out for the day it is poured. */
 function useWorked(
   draft: Draft,
-  technique: ReturnType<ReturnType<typeof useTechniques>['find']>,
+  technique: Technique | undefined,
   facts: DeskFacts,
   colours: ReturnType<typeof deskColours>,
   id: string,
-): { design: ReturnType<typeof readDraft>['design']; worked: Worked | undefined; problem: string | undefined } {
-  return useMemo(() => {
+) {
+  const read = useMemo(() => {
     const { design, problem } = readDraft(draft, facts.studio.units)
-    if (!design || !technique) return { design: undefined, worked: undefined, problem }
-    try {
-      return { design, worked: workOut(design, draft, technique, facts, colours, id), problem }
-    } catch (error) {
-      if (error instanceof FikaError) return { design: undefined, worked: undefined, problem: error.message }
-      throw error
-    }
-  }, [draft, technique, facts, colours, id])
+    if (!design || !technique) return { problem }
+    const job = readTyped(() => jobFor(design, draft, technique, facts, id))
+    return job.value ? { design, job: job.value, problem } : { problem: job.sentence }
+  }, [draft, technique, facts, id])
+  const dates = useDates(read.job, facts.jobs, facts.places, facts.room, facts.studio.zone, facts.now)
+  const pourAt = dates?.steps.find((s) => s.key === 'pour')?.start ?? facts.now
+  const worked = useMemo(
+    () => (read.design && technique ? workOut(read.design, draft, technique, facts, colours, pourAt) : undefined),
+    [read, draft, technique, facts, colours, pourAt],
+  )
+  return { design: read.design, worked, problem: read.problem, dates }
 }
 
 /** What the maker said of the paints that meet here, and how sure the colours are. */

@@ -24,10 +24,13 @@ const textOf = (points: readonly Point[], units: UnitSystem) => {
 
 /** The typed twin of what is drawn on the surface. */
 export function PointsField({
+  label,
   points,
   units,
   onChange,
 }: {
+  /** What the places are of. */
+  label: string
   points: readonly Point[]
   units: UnitSystem
   onChange: (points: Point[]) => void
@@ -36,7 +39,9 @@ export function PointsField({
   const read = readPoints(typed, units)
   return (
     <label className="field">
-      <span>Places of its way, {units === 'us' ? 'in' : 'cm'} right and down of the middle</span>
+      <span>
+        {label}, {units === 'us' ? 'in' : 'cm'} right and down of the middle
+      </span>
       <Input
         value={typed}
         placeholder="-15 0, 15 0"

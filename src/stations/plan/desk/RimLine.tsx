@@ -4,9 +4,9 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import styles from './desk.module.css'
 
 /** What of each colour lies in the rim, which usually runs off. */
-export function RimLine({ worked, surface }: { worked: Worked; surface: string }) {
+export function RimLine({ worked, surface, vessel }: { worked: Worked; surface: string; vessel: boolean }) {
   const on = worked.onSurfaces.find((s) => s.surface === surface)
-  if (!on || on.seen.length === 0) return null
+  if (!on || on.seen.length === 0 || vessel) return null
   return (
     <p className={styles.rim}>
       <span>

@@ -2,10 +2,12 @@
 
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd'
 import { SHAPES, type ShapeKind } from '@/core/surface/shapes'
+import type { Point } from '@/core/surface/polygon'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { StockedSurface } from '@/db/surfaces/read'
 import { Notice } from '@/ui/frame/Notice'
 import { fromShelf, USUAL_SIZE, type DraftSurface } from './draft'
+import { PointsField } from './PointsField'
 import type { Drawing } from './SurfaceStage'
 import styles from './desk.module.css'
 
@@ -35,6 +37,7 @@ export function SurfaceFields({
   surfaces,
   units,
   drawing,
+  quarter,
   onDraw,
   change,
   onRemove,
@@ -44,6 +47,8 @@ export function SurfaceFields({
   surfaces: readonly StockedSurface[]
   units: UnitSystem
   drawing: Drawing
+  /** What is kept free by one tap. */
+  quarter: readonly Point[]
   onDraw: (drawing: Drawing) => void
   change: (part: Partial<DraftSurface>) => void
   onRemove: (() => void) | null
@@ -165,9 +170,22 @@ export function SurfaceFields({
             <Button onClick={() => onDraw(drawing === 'free' ? null : 'free')} aria-pressed={drawing === 'free'}>
               {drawing === 'free' ? 'Draw it on the surface…' : s.free ? 'Draw it anew' : 'Draw a region'}
             </Button>{' '}
-            {s.free ? <Button onClick={() => change({ free: null })}>Pour all over</Button> : null}
+            {s.free ? (
+              <Button onClick={() => change({ free: null })}>Pour all over</Button>
+            ) : (
+              <Button onClick={() => change({ free: quarter })}>A quarter</Button>
+            )}
           </div>
         )}
+        {s.free ? (
+          <PointsField
+            key={JSON.stringify(s.free)}
+            label="Corners of what is kept free"
+            points={s.free}
+            units={units}
+            onChange={(free) => change({ free: free.length > 2 ? free : null })}
+          />
+        ) : null}
         {others.length ? (
           <label className="field">
             <span>What drips lands on</span>

@@ -3,10 +3,11 @@
 import { useId, useRef, type PointerEvent } from 'react'
 import type { Mark } from '@/core/layering/lands'
 import { RIM_MM } from '@/core/layering/rim'
-import type { Design, PlannedSurface } from '@/core/plan/design'
+import type { Coat, Design, PlannedSurface } from '@/core/plan/design'
 import { splitFace } from '@/core/surface/cover'
 import type { Point } from '@/core/surface/polygon'
-import { footprint, outline } from '@/core/surface/shapes'
+import { areas } from '@/core/surface/area'
+import { footprint, outline, type ProfilePoint, type Surface } from '@/core/surface/shapes'
 import type { OnSurface, Worked } from './workOut'
 import { VesselStage } from './VesselStage'
 import styles from './desk.module.css'
@@ -42,6 +43,14 @@ function MarkShape({ mark, hex }: { mark: Mark; hex: string }) {
   )
 }
 
+/** How wide a coat lies along its way so that it covers its share of the face, mm. */
+function bandOf(coat: Coat, surface: Surface): number {
+  const length = coat.path
+    .slice(1)
+    .reduce((sum, p, i) => sum + Math.hypot(p[0] - coat.path[i]![0], p[1] - coat.path[i]![1]), 0)
+  return (coat.share * areas(surface).faceMm2) / surface.count / Math.max(1, length)
+}
+
 /** Places on the way of a drag that are at least so far from each other, mm. */
 function thinned(points: readonly Point[], apartMm: number, most: number): Point[] {
   const kept: Point[] = []
@@ -67,6 +76,7 @@ export function SurfaceStage({
   onSelect,
   onMove,
   onTurn,
+  onProfile,
   onDrawn,
 }: {
   planned: PlannedSurface
@@ -78,6 +88,7 @@ export function SurfaceStage({
   onSelect: (cup: string) => void
   onMove: (cup: string, at: Point) => void
   onTurn: (cup: string, by: number) => void
+  onProfile: (points: ProfilePoint[]) => void
   onDrawn: (points: Point[]) => void
 }) {
   const [face, hatch] = [useId(), useId()]
@@ -86,7 +97,8 @@ export function SurfaceStage({
   const drawn = useRef<Point[]>([])
   const ghost = useRef<SVGPathElement>(null)
   const { surface } = planned
-  if (surface.shape === 'profile') return <VesselStage points={surface.points} worked={worked} on={on} />
+  if (surface.shape === 'profile')
+    return <VesselStage points={surface.points} worked={worked} on={on} onChange={onProfile} />
   const edge = outline(surface)
   const { lengthMm: l, widthMm: w } = footprint(surface)
   const margin = Math.max(l, w) * 0.07 + surface.edgeMm
@@ -152,6 +164,18 @@ export function SurfaceStage({
             <path d={pathOf(halves[1], true)} fill={base(1)} />
           </>
         ) : null}
+        {design.coats
+          .filter((c) => c.path.length > 1 && (c.on === null || c.on === planned.id))
+          .map((c) => (
+            <path
+              key={c.id}
+              d={pathOf(c.path, false)}
+              fill="none"
+              stroke={worked.states.find((s) => s.of.kind === c.of?.kind && s.of.id === c.of?.id)?.hex ?? '#bbb'}
+              strokeWidth={bandOf(c, surface)}
+              strokeLinejoin="round"
+            />
+          ))}
         {on.marks.map((m, i) => (
           <MarkShape key={i} mark={m} hex={worked.colours[m.colour]?.hex ?? '#ddd'} />
         ))}

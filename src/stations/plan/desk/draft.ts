@@ -5,7 +5,7 @@ import { COAT_START, type CoatRole } from '@/core/plan/uses'
 import type { PlanStep } from '@/core/schedule/planSteps'
 import type { CoverageSchool } from '@/core/surface/coverage'
 import type { Point } from '@/core/surface/polygon'
-import type { ShapeKind, Surface } from '@/core/surface/shapes'
+import type { ProfilePoint, ShapeKind, Surface } from '@/core/surface/shapes'
 import { MM_PER_INCH } from '@/core/quantity/units'
 import type { CupKind } from '@/core/technique/technique'
 import { USUAL_TECHNIQUE } from '@/core/technique/techniques'
@@ -120,6 +120,10 @@ export const newSurface = (id: string, us: boolean): DraftSurface => ({
   each: '',
 })
 
+/** A profile as it is typed: a height and a radius a line. */
+export const profileText = (points: readonly ProfilePoint[], us: boolean) =>
+  points.map((p) => `${side(p.heightMm, us)} ${side(p.radiusMm, us)}`).join('\n')
+
 /** What of a surface its shape says, as text. */
 function shapeFields(s: Surface, us: boolean): Partial<DraftSurface> {
   switch (s.shape) {
@@ -138,7 +142,7 @@ function shapeFields(s: Surface, us: boolean): Partial<DraftSurface> {
         gap: lengthText(s.gapMm, us),
       }
     case 'profile':
-      return { profile: s.points.map((p) => `${side(p.heightMm, us)} ${side(p.radiusMm, us)}`).join('\n') }
+      return { profile: profileText(s.points, us) }
     case 'area':
       return { size: text(us ? s.areaMm2 / MM_PER_INCH ** 2 : s.areaMm2 / 100) }
   }

@@ -3,7 +3,7 @@ import { planBottle } from '../../../../tests/support/planBottle'
 import { USUAL_CLIMATE } from '@/core/schedule/drying'
 import { SHIPPED } from '@/core/technique/techniques'
 import type { DeskFacts } from '../deskFacts'
-import { deskColours, workOut } from './workOut'
+import { deskColours, jobFor, workOut } from './workOut'
 
 const NOW = Date.UTC(2026, 10, 28)
 const bottles = [
@@ -35,7 +35,12 @@ const plan = design({
 const draft = { workId: null, kind: 'final' as const, pourOn: '' }
 const out = (d = plan, more: Partial<DeskFacts> = {}, with_: Partial<typeof draft> = {}) => {
   const all = facts(more)
-  return workOut(d, { ...draft, ...with_ }, SHIPPED.of('straight'), all, deskColours(all), 'p')
+  const on = { ...draft, ...with_ }
+  const pourAt = on.pourOn ? Date.parse(`${on.pourOn}T09:00:00Z`) : NOW
+  return {
+    ...workOut(d, on, SHIPPED.of('straight'), all, deskColours(all), pourAt),
+    job: jobFor(d, on, SHIPPED.of('straight'), all, 'p'),
+  }
 }
 
 describe('what the desk makes of a plan', () => {
@@ -125,6 +130,8 @@ describe('what the desk makes of a plan', () => {
     const { job, gaps } = out(plan, { works }, { workId: 'w' as never })
     expect(job.due).toBe(Date.UTC(2026, 11, 24, 18))
     expect(job.steps.at(-1)!.key).toBe('deliver')
+    expect(job.fixed).toBeUndefined()
+    expect(out(plan, {}, { pourOn: '2026-12-05' }).job.fixed).toEqual({ step: 'pour', start: Date.UTC(2026, 11, 5, 9) })
     expect(gaps.map((g) => g.what)).not.toContain('No due date')
   })
 })

@@ -18,7 +18,7 @@ import type { Sheen } from '@/core/paint/properties'
 import type { Job } from '@/core/schedule/backwards'
 import { outline } from '@/core/surface/shapes'
 import type { Technique } from '@/core/technique/technique'
-import { DUE_AT, dayAndTime, timeOn } from '@/ui/tables/dates'
+import { DUE_AT, dayAndTime, POURED_AT, timeOn } from '@/ui/tables/dates'
 import type { DeskFacts } from '../deskFacts'
 import type { Draft } from './draft'
 
@@ -61,7 +61,6 @@ export interface Worked {
   readonly film: ExpectedFilm
   readonly crack: CrackRisk
   readonly money: PlanMoney
-  readonly job: Job
   readonly pourAt: number
 }
 
@@ -124,22 +123,47 @@ export function colourOf(colours: ReadonlyMap<string, DeskColour>, of: Of | null
   )
 }
 
-/** Everything the desk says of a design. Pure but for the colours it remembers. @throws FikaError for an impossible design */
-export function workOut(
-  design: Design,
-  draft: Pick<Draft, 'workId' | 'kind' | 'pourOn'>,
-  technique: Technique,
-  facts: DeskFacts,
-  all: ReadonlyMap<string, DeskColour>,
-  id: string,
-): Worked {
-  const amounts = planAmounts(
+/** What of a draft dates hang on. */
+type Dated = Pick<Draft, 'workId' | 'kind' | 'pourOn'>
+
+const amountsOf = (design: Design, facts: DeskFacts) =>
+  planAmounts(
     design,
     facts.cups.map((c) => c.sizeUl),
   )
+
+/** The plan as a job among the others. @throws FikaError for an impossible design */
+export function jobFor(design: Design, draft: Dated, technique: Technique, facts: DeskFacts, id: string): Job {
   const work = facts.works.find((w) => w.id === draft.workId)
-  const due = work?.dueOn ? timeOn(work.dueOn, DUE_AT, facts.studio.zone) : null
-  const pourAt = draft.pourOn ? timeOn(draft.pourOn, '09:00', facts.studio.zone) : facts.now
+  return jobOf({
+    id,
+    design,
+    amounts: amountsOf(design, facts),
+    technique,
+    bottles: new Map(facts.bottles.map((b) => [b.id, b])),
+    climate: facts.room,
+    due: work?.dueOn ? timeOn(work.dueOn, DUE_AT, facts.studio.zone) : null,
+    pourAt: draft.pourOn ? timeOn(draft.pourOn, POURED_AT, facts.studio.zone) : null,
+    delivered: work !== undefined && work.kind !== 'practice' && draft.kind === 'final',
+    buys: false,
+  })
+}
+
+/**
+ * Everything the desk says of a design. Pure but for the colours it remembers.
+ * @param pourAt when it is poured, ms since 1970
+ * @throws FikaError for an impossible design
+ */
+export function workOut(
+  design: Design,
+  draft: Dated,
+  technique: Technique,
+  facts: DeskFacts,
+  all: ReadonlyMap<string, DeskColour>,
+  pourAt: number,
+): Worked {
+  const amounts = amountsOf(design, facts)
+  const work = facts.works.find((w) => w.id === draft.workId)
   const byId = new Map(facts.bottles.map((b) => [b.id, b]))
   const film = expectedFilm(design, amounts, technique.runOffShare, byId)
   const colours = coloursOf(design, all)
@@ -149,7 +173,7 @@ export function workOut(
     joints: new Map(design.cups.map((c) => [c.id, jointsOf(c, all, technique, facts)] as const)),
     onSurfaces: design.surfaces.map((s) => onSurface(design, s.id, amounts, colours)),
     states: statesOf(design, amounts, all, technique, facts, pourAt),
-    gaps: gapsOf(design, amounts, technique, due !== null),
+    gaps: gapsOf(design, amounts, technique, Boolean(work?.dueOn)),
     film,
     crack: crackRisk(film, facts.dried),
     money: planMoney({
@@ -164,17 +188,6 @@ export function workOut(
       runOffShare: technique.runOffShare,
       savedShare: design.savedShare,
       priceMinor: draft.kind === 'final' ? (work?.priceMinor ?? null) : null,
-    }),
-    job: jobOf({
-      id,
-      design,
-      amounts,
-      technique,
-      bottles: byId,
-      climate: facts.room,
-      due,
-      delivered: work !== undefined && work.kind !== 'practice' && draft.kind === 'final',
-      buys: false,
     }),
     pourAt,
   }

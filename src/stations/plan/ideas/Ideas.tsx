@@ -116,7 +116,12 @@ function IdeaCard({
   const bottles = idea.bottles.map((id) => facts.bottles.find((b) => b.id === id)!)
   return (
     <li className="panel">
-      <PouredPicture seed={seed} label="" ratio={0.55} colours={bottles.map((b) => ({ hex: b.hex!, amount: 1 }))} />
+      <PouredPicture
+        seed={seed}
+        label={`A drawing of ${bottles.map((b) => b.label).join(', ')}`}
+        ratio={0.55}
+        colours={bottles.map((b) => ({ hex: b.hex!, amount: 1 }))}
+      />
       <h2>{technique.name}</h2>
       <p className="muted">{technique.gives}</p>
       {[...bottles].reverse().map((b) => (

@@ -6,11 +6,12 @@ import type { TechniqueBook } from '@/core/technique/techniques'
 import type { PlanWithParts } from '@/db/plans/read'
 import type { DryingPlace } from '@/db/room/read'
 import type { Work } from '@/db/works/read'
+import type { FirstRun } from '@/db/people/firstRun'
+import { FirstSteps } from '@/ui/frame/FirstSteps'
 import { EmptyState } from '@/ui/frame/Notice'
 import { PlanCard } from '@/ui/tables/PlanCard'
 import { day, DUE_AT, shortDay, timeOn } from '@/ui/tables/dates'
 import { spanText } from '../desk/spanText'
-import { FirstSteps, type FirstRun } from './FirstSteps'
 import { barsOf, spanOf, whyLate, type Span, type Stretch } from './timeline'
 import styles from './works.module.css'
 
@@ -31,7 +32,7 @@ export function Works({
   zone,
   currency,
   now,
-  firstRun,
+  firstSteps,
 }: {
   works: readonly Work[]
   plans: readonly PlanWithParts[]
@@ -41,7 +42,7 @@ export function Works({
   zone: string
   currency: string
   now: number
-  firstRun: FirstRun
+  firstSteps: FirstRun
 }) {
   const dates = new Map(scheduled.map((s) => [s.id, s]))
   const dueOf = (w: Work | undefined) => (w?.dueOn ? timeOn(w.dueOn, DUE_AT, zone) : null)
@@ -81,7 +82,7 @@ export function Works({
           New plan
         </Link>
       </div>
-      <FirstSteps run={firstRun} />
+      <FirstSteps run={firstSteps} />
       {rows.length === 0 ? (
         <EmptyState title="No plans yet">
           A plan says how much of each bottle a surface takes, what is short, what it costs, and when each step is due.

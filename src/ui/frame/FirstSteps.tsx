@@ -1,14 +1,6 @@
 import Link from 'next/link'
-import styles from './works.module.css'
-
-/** What of the order of work a new studio has done. */
-export interface FirstRun {
-  readonly starter: boolean
-  readonly paints: boolean
-  readonly bottles: boolean
-  readonly plans: boolean
-  readonly pieces: boolean
-}
+import type { FirstRun } from '@/db/people/firstRun'
+import styles from './frame.module.css'
 
 const STEPS: readonly {
   readonly key: keyof FirstRun
