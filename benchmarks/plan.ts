@@ -1,4 +1,5 @@
 import { v7 as uuidv7 } from 'uuid'
+import { emptyDesk } from '../tests/support/deskFacts'
 import { cup, design, layer } from '../tests/support/design'
 import { planInput } from '../tests/support/plans'
 import { random } from '../tests/support/random'
@@ -85,23 +86,7 @@ function fullDesk(): { facts: DeskFacts; full: ReturnType<typeof design> } {
       { at: [30 * c - 180, 20 * (c % 3)] },
     ),
   )
-  const facts: DeskFacts = {
-    studio: { units: 'metric', currency: 'EUR', zone: 'UTC', waterDropUl: 50 },
-    bottles,
-    formulas: [],
-    recipes: [],
-    cups: [],
-    places: [],
-    room: { closedWeekdays: [], ...USUAL_CLIMATE },
-    works: [],
-    surfaces: [],
-    word: { paints: {}, pairs: [] },
-    takes: [],
-    jobs: [],
-    dried: [],
-    learned: [],
-    now: Date.UTC(2026, 10, 28),
-  }
+  const facts = { ...emptyDesk(Date.UTC(2026, 10, 28)), bottles }
   return { facts, full: design({ cups }) }
 }
 

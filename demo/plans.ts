@@ -162,7 +162,14 @@ export async function room(tx: Tx, at: (daysAgo: number) => Date): Promise<Map<s
 }
 
 type Bottles = ReadonlyMap<string, string>
-const plan = (title: string, technique: string, workId: string | null, kind: PlanKind, design: Design): PlanInput => ({
+/** A plan as it is sent, new. */
+export const planOf = (
+  title: string,
+  technique: string,
+  workId: string | null,
+  kind: PlanKind,
+  design: Design,
+): PlanInput => ({
   id: uuidv7(),
   revision: null,
   title,
@@ -203,7 +210,7 @@ function vasePair(bottles: Bottles, works: ReadonlyMap<string, string>): PlanInp
     feeds: panel!.id,
     eachMinor: 650,
   }
-  return plan('Vase pair over panels', 'strainer', works.get('vases')!, 'final', {
+  return planOf('Vase pair over panels', 'strainer', works.get('vases')!, 'final', {
     ...base,
     surfaces: [vase, panel!],
     cups: [{ ...base.cups[0]!, on: vase.id, sizeUl: 147_868 }],
@@ -239,7 +246,7 @@ function marketPiece(bottles: Bottles, works: ReadonlyMap<string, string>): Plan
     },
     uuidv7,
   )
-  return plan('Evening at the lock', 'ring', works.get('market')!, 'final', {
+  return planOf('Evening at the lock', 'ring', works.get('market')!, 'final', {
     ...base,
     surfaces: base.surfaces.map((s) => ({ ...s, free })),
     cups: base.cups.map((c) => ({ ...c, at: [-30, 20] as const, sizeUl: 207_015 })),
@@ -275,7 +282,7 @@ function tileTest(bottles: Bottles): PlanInput {
     ul: null,
     path: [],
   }
-  return plan('Six tiles, swiped', 'swipe', null, 'test', { ...base, coats: [swipe] })
+  return planOf('Six tiles, swiped', 'swipe', null, 'test', { ...base, coats: [swipe] })
 }
 
 /** Plans that are only planned, in full and left rough. */

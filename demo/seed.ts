@@ -36,7 +36,7 @@ import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
 import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
 import { MEDIUMS, PAINTS, SILICONE } from './paints'
-import { FULLER, fuller, plansAhead, room, WORK_OF } from './plans'
+import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
 /** Members of the invented studio; nobody signs in to them with a password. */
@@ -359,39 +359,20 @@ async function pours(
 ): Promise<void> {
   for (const p of POURS) {
     const tx = by()
-    const planId = uuidv7()
     const [work, kind] = WORK_OF[p.title] ?? [null, 'final']
-    await savePlan(tx, {
-      id: planId,
-      revision: null,
-      title: p.title,
-      technique: p.technique,
-      workId: work === null ? null : works.get(work)!,
-      kind,
-      pourOn: null,
-      afterPlanId: null,
-      afterPieceId: null,
-      carriedNote: '',
-      notes: '',
-      design: fuller(
-        simpleDesign(
-          {
-            surface: surface(p),
-            kind: SHIPPED.of(p.technique).cups[0],
-            eachMinor: p.price / (p.surface.count ?? 1),
-            cup: p.cup.map(([label, share]) => ({ of: ofBottle(bottles.get(label)!), share })),
-            coats: (p.apart ?? []).map(([role, label, ml]) => ({
-              role,
-              of: ofBottle(bottles.get(label)!),
-              ul: ml * 1000,
-            })),
-          },
-          uuidv7,
-        ),
-        FULLER[p.title],
-      ),
-    })
-    if (p.result) await finish(tx, planId, p.result, at)
+    const design = simpleDesign(
+      {
+        surface: surface(p),
+        kind: SHIPPED.of(p.technique).cups[0],
+        eachMinor: p.price / (p.surface.count ?? 1),
+        cup: p.cup.map(([label, share]) => ({ of: ofBottle(bottles.get(label)!), share })),
+        coats: (p.apart ?? []).map(([role, label, ml]) => ({ role, of: ofBottle(bottles.get(label)!), ul: ml * 1000 })),
+      },
+      uuidv7,
+    )
+    const plan = planOf(p.title, p.technique, work && works.get(work)!, kind, fuller(design, FULLER[p.title]))
+    await savePlan(tx, plan)
+    if (p.result) await finish(tx, plan.id, p.result, at)
   }
 }
 

@@ -1,3 +1,4 @@
+import { simpleDesign } from '@/core/plan/simpleDesign'
 import type { Coat, Design, Layer, PlannedCup, PlannedSurface } from '@/core/plan/design'
 
 /** A surface of a plan for a test: a canvas of 40 × 50 cm where nothing else is said. */
@@ -53,18 +54,7 @@ export const coat = (role: Coat['role'], bottle: string, more: Partial<Coat> = {
 
 /** A design by the rule of 28, exact, on one canvas where nothing else is said. */
 export const design = (more: Partial<Design> = {}): Design => ({
+  ...simpleDesign({ surface: surface('canvas').surface, cup: [] }, () => ''),
   surfaces: [surface('canvas')],
-  school: { kind: 'rule-of-28' },
-  rounding: 'exact',
-  cups: [],
-  coats: [],
-  look: 'as usual',
-  finish: 'none',
-  accents: false,
-  finishMinor: 0,
-  disposablesMinor: 0,
-  savedShare: 0,
-  hours: {},
-  done: [],
   ...more,
 })

@@ -1,25 +1,11 @@
 import { NotFound } from '@/core/errors'
 import type { PlanPart } from '@/core/plan/amounts'
-import type { Design, PlanKind } from '@/core/plan/design'
 import type { Tx } from '@/db/base/withStudio'
+import type { PlanInput } from './schema'
 
-export interface Plan {
-  readonly id: string
-  readonly title: string
-  readonly technique: string
-  readonly workId: string | null
-  readonly kind: PlanKind
-  /** Day it is poured, where the maker has fixed it: `2026-12-05`. */
-  readonly pourOn: string | null
-  /** What it was scaled up from, or poured again after. */
-  readonly afterPlanId: string | null
-  readonly afterPieceId: string | null
-  /** The "next time" of the piece it comes after. */
-  readonly carriedNote: string
-  readonly design: Design
+export interface Plan extends Omit<PlanInput, 'revision'> {
   /** What all cups pour, µl. */
   readonly cupUl: number
-  readonly notes: string
   readonly revision: number
   readonly createdAt: string
   readonly pouredAt: string | null

@@ -5,7 +5,7 @@ import { idSchema } from '@/db/base/idSchema'
 import { techniqueKey } from '@/db/techniques/schema'
 import { designSchema } from './designSchema'
 
-/** A plan as it is sent, whole. */
+/** What of a plan its maker decides, as it is sent, whole. */
 export interface PlanInput {
   readonly id: string
   /** As it was when it was opened; null: it is new. */
@@ -16,8 +16,10 @@ export interface PlanInput {
   readonly kind: PlanKind
   /** Day it is poured, where the maker has fixed it: `2026-12-05`. */
   readonly pourOn: string | null
+  /** What it was scaled up from, or poured again after. */
   readonly afterPlanId: string | null
   readonly afterPieceId: string | null
+  /** The "next time" of the piece it comes after. */
   readonly carriedNote: string
   readonly notes: string
   readonly design: Design

@@ -1,6 +1,6 @@
 import { coat, cup, design, layer, surface } from '../../../../tests/support/design'
+import { emptyDesk } from '../../../../tests/support/deskFacts'
 import { planBottle } from '../../../../tests/support/planBottle'
-import { USUAL_CLIMATE } from '@/core/schedule/drying'
 import { SHIPPED } from '@/core/technique/techniques'
 import type { DeskFacts } from '../deskFacts'
 import { deskColours, jobFor, workOut } from './workOut'
@@ -11,21 +11,10 @@ const bottles = [
   planBottle('white', { hex: '#f5f3ec', ul: 900_000, costPerMl: 2, paints: [{ id: 'p white', share: 1 }] }),
 ]
 const facts = (more: Partial<DeskFacts> = {}): DeskFacts => ({
-  studio: { units: 'metric', currency: 'EUR', zone: 'UTC', waterDropUl: 50 },
+  ...emptyDesk(NOW),
   bottles,
   formulas: [{ id: 'f', name: 'Dusk', hex: '#4b2a86' }],
-  recipes: [],
   cups: [{ id: 'c', name: 'half litre', sizeUl: 500_000 }],
-  places: [],
-  room: { closedWeekdays: [], ...USUAL_CLIMATE },
-  works: [],
-  surfaces: [],
-  word: { paints: {}, pairs: [] },
-  takes: [],
-  jobs: [],
-  dried: [],
-  learned: [],
-  now: NOW,
   ...more,
 })
 const plan = design({

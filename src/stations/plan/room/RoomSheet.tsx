@@ -79,16 +79,7 @@ function Cups({ cups, units }: { cups: readonly CupSize[]; units: UnitSystem }) 
                   strokeLinejoin="round"
                 />
               </svg>
-              <b>{c.name}</b>
-              <small className="muted">
-                {formatMl(c.sizeUl)} · {formatFlOz(c.sizeUl)}
-              </small>
-              <Button
-                aria-label={`Take ${c.name} off the list`}
-                onClick={() => send(() => removeFromRoomAction({ what: 'cup', id: c.id }))}
-              >
-                ×
-              </Button>
+              <Named what="cup" of={c} said={`${formatMl(c.sizeUl)} · ${formatFlOz(c.sizeUl)}`} />
             </li>
           )
         })}
@@ -147,16 +138,11 @@ function Places({ places, units }: { places: readonly DryingPlace[]; units: Unit
                   strokeWidth="2.5"
                 />
               </svg>
-              <b>{p.name}</b>
-              <small className="muted">
-                {p.spots} {p.spots === 1 ? 'piece' : 'pieces'} of up to {formatSize(p, units)}
-              </small>
-              <Button
-                aria-label={`Take ${p.name} off the list`}
-                onClick={() => send(() => removeFromRoomAction({ what: 'place', id: p.id }))}
-              >
-                ×
-              </Button>
+              <Named
+                what="place"
+                of={p}
+                said={`${p.spots} ${p.spots === 1 ? 'piece' : 'pieces'} of up to ${formatSize(p, units)}`}
+              />
             </li>
           )
         })}
@@ -198,6 +184,24 @@ function Places({ places, units }: { places: readonly DryingPlace[]; units: Unit
       {size.trim() && read.sentence ? <small className="muted">{read.sentence}</small> : null}
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
     </section>
+  )
+}
+
+/** Name and size of something in the room, and the way to take it off the list. */
+function Named({ what, of, said }: { what: 'cup' | 'place'; of: { id: string; name: string }; said: string }) {
+  const { send, refusal } = useSend<null>()
+  return (
+    <>
+      <b>{of.name}</b>
+      <small className="muted">{said}</small>
+      <Button
+        aria-label={`Take ${of.name} off the list`}
+        onClick={() => send(() => removeFromRoomAction({ what, id: of.id }))}
+      >
+        ×
+      </Button>
+      {refusal ? <small>{refusal.message}</small> : null}
+    </>
   )
 }
 
