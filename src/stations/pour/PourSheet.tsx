@@ -57,7 +57,8 @@ export function PourSheet({
   parts.forEach((p, i) => wants.set(p.vesselId, (wants.get(p.vesselId) ?? 0) + (reads[i]?.value ?? 0)))
   const lack = (vesselId: string) => Math.max(0, (wants.get(vesselId) ?? 0) - (byId.get(vesselId)?.ul ?? 0))
   const unreadable = reads.find((r) => r.sentence)?.sentence
-  const wanted = techniques.find(plan.technique)?.levelTimeS
+  const technique = techniques.find(plan.technique)
+  const wanted = technique?.levelTimeS
   const book = (findRest = false) =>
     send(
       (requestId) =>
@@ -197,6 +198,16 @@ export function PourSheet({
             {BEFORE.map((b) => (
               <p key={b} className="close">
                 <Checkbox className="big-check">{b}</Checkbox>
+              </p>
+            ))}
+            {technique?.tools.length ? (
+              <p className="close">
+                <Checkbox className="big-check">At hand: {technique.tools.join(', ')}</Checkbox>
+              </p>
+            ) : null}
+            {technique?.waits.map((w) => (
+              <p key={w.what} className="close">
+                {w.what[0]!.toUpperCase() + w.what.slice(1)}: about {w.minutes} min.
               </p>
             ))}
             <p className="muted after">

@@ -86,7 +86,7 @@ export function BatchDesk({
             {batch.formulaName}, version {batch.formulaVersion}
           </small>
         </span>
-        <Button className={styles.noPrint} onClick={() => window.print()}>
+        <Button className="noPrint" onClick={() => window.print()}>
           Print the card
         </Button>
       </div>
@@ -104,7 +104,7 @@ export function BatchDesk({
               index={i}
             />
             <Steps plan={c} index={i} state={state} paints={byId} toggle={toggle} />
-            <div className={`${styles.noPrint} batch-read`}>
+            <div className="noPrint batch-read">
               <p className="between">
                 <b>Compare with the kept swatch</b>
               </p>
@@ -142,7 +142,7 @@ export function BatchDesk({
           </section>
         ))}
       </div>
-      <section className={`panel ${styles.noPrint}`} style={{ marginTop: 20 }} aria-label="Boxing">
+      <section className="panel noPrint" style={{ marginTop: 20 }} aria-label="Boxing">
         <h2>All alike?</h2>
         {state.containers === 1 ? (
           <p className="muted">One container is alike by itself.</p>
@@ -159,7 +159,7 @@ export function BatchDesk({
           </Button>
         </div>
       </section>
-      <div className={styles.noPrint}>
+      <div className="noPrint">
         <BatchBooking
           batchId={batch.id}
           state={state}

@@ -104,9 +104,11 @@ export function Again({
         </Button>
       </div>
       {from.carriedNote ? (
-        <Notice>
-          Next time, you wrote: <b>{from.carriedNote}</b>
-        </Notice>
+        <div className={styles.note}>
+          <Notice>
+            Next time, you wrote: <b>{from.carriedNote}</b>
+          </Notice>
+        </div>
       ) : null}
       <div className={styles.sides}>
         <section className="panel" aria-label="As it was">

@@ -40,7 +40,7 @@ export function PointsField({
   return (
     <label className="field">
       <span>
-        {label}, {units === 'us' ? 'in' : 'cm'} right and down of the middle
+        {label}, {units === 'us' ? 'in' : 'cm'} from the middle
       </span>
       <Input
         value={typed}
@@ -49,7 +49,9 @@ export function PointsField({
         onChange={(e) => setTyped(e.target.value)}
         onBlur={() => read && textOf(read, units) !== textOf(points, units) && onChange(read)}
       />
-      {read ? null : <small className="muted">Type places like -15 0, 15 0.</small>}
+      {read ? null : (
+        <small className="muted">Type places to the right and down of the middle, like -15 0, 15 0.</small>
+      )}
     </label>
   )
 }

@@ -165,7 +165,7 @@ export function SurfaceFields({
           />
         </label>
         {s.shape === 'profile' ? null : (
-          <div className="field">
+          <div className={`field ${styles.buttons}`}>
             <span>Keep free</span>
             <Button onClick={() => onDraw(drawing === 'free' ? null : 'free')} aria-pressed={drawing === 'free'}>
               {drawing === 'free' ? 'Draw it on the surface…' : s.free ? 'Draw it anew' : 'Draw a region'}
@@ -180,7 +180,7 @@ export function SurfaceFields({
         {s.free ? (
           <PointsField
             key={JSON.stringify(s.free)}
-            label="Corners of what is kept free"
+            label="Corners kept free"
             points={s.free}
             units={units}
             onChange={(free) => change({ free: free.length > 2 ? free : null })}

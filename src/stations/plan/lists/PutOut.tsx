@@ -63,11 +63,13 @@ export function PutOut({
           </section>
         ))}
       </div>
-      {cautionsOf(technique).map((c) => (
-        <Notice key={c} kind="warning">
-          {c}
-        </Notice>
-      ))}
+      <div className={styles.cautions}>
+        {cautionsOf(technique).map((c) => (
+          <Notice key={c} kind="warning">
+            {c}
+          </Notice>
+        ))}
+      </div>
     </>
   )
 }

@@ -48,7 +48,7 @@ export function WorkForm({ work, today }: { work?: Work; today: string }) {
     )
   }
   return (
-    <section className="panel" aria-label="The work">
+    <section className="panel noPrint" aria-label="The work">
       <div className="two columns">
         <label className="field">
           <span>Title</span>

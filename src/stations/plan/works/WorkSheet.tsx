@@ -141,7 +141,7 @@ function Plans({
                 </span>
               ))}
               {scale ? (
-                <p className={styles.noPrint}>
+                <p className="noPrint">
                   <Link href={`/plan/${p.id}/scale`}>Scale up</Link>
                 </p>
               ) : null}
