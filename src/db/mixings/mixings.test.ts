@@ -86,7 +86,13 @@ describe('news for other devices', () => {
     // The line is open when it has told everyone to look anew.
     expect(await heard(news, 'rack')).toBe(true)
     await heard(foreign, 'rack')
-    await new Promise((resolve) => setTimeout(resolve, 100))
+    // News comes in the order of the commits: with this one, all before it has been told.
+    const marks = [uuidv7(), uuidv7()]
+    await studio.run((tx) => beginMixing(tx, { id: marks[0]!, kind: 'by eye', plan: {} }))
+    await other.run((tx) => beginMixing(tx, { id: marks[1]!, kind: 'by eye', plan: {} }))
+    await studio.run((tx) => endMixing(tx, marks[0]!, null))
+    await other.run((tx) => endMixing(tx, marks[1]!, null))
+    expect([await heard(news, `mixing ${marks[0]}`), await heard(foreign, `mixing ${marks[1]}`)]).toEqual([true, true])
     news.length = foreign.length = 0
     await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 }))
     expect(await heard(news, 'rack')).toBe(true)
