@@ -74,6 +74,7 @@ alter table bottle no force row level security;
 alter table formula no force row level security;
 alter table recipe no force row level security;
 alter table surface_move no force row level security;
+alter table piece no force row level security;
 
 alter table plan
   add column work_id uuid,
@@ -124,7 +125,9 @@ alter table plan
   drop column coverage,
   drop column surface_cost_minor,
   drop column surface_stock_id,
-  add constraint plan_of_work foreign key (studio_id, work_id) references work (studio_id, id);
+  add constraint plan_of_work foreign key (studio_id, work_id) references work (studio_id, id),
+  add constraint plan_after_plan foreign key (studio_id, after_plan_id) references plan (studio_id, id),
+  add constraint plan_after_piece foreign key (studio_id, after_piece_id) references piece (studio_id, id);
 create index plan_by_work on plan (studio_id, work_id);
 create index plan_open on plan (studio_id, pour_on) where poured_at is null and archived_at is null;
 
@@ -153,3 +156,4 @@ alter table bottle force row level security;
 alter table formula force row level security;
 alter table recipe force row level security;
 alter table surface_move force row level security;
+alter table piece force row level security;

@@ -72,6 +72,19 @@ describe('a plan', () => {
     await expect(studio.run((tx) => savePlan(tx, planInput([uuidv7()])))).rejects.toMatchObject({ code: 'Conflict' })
     expect(await studio.run(listPlans)).toEqual([])
   })
+  it('comes after a plan and a piece of this studio, and no other’s', async () => {
+    const [{ studio, a }, other] = [await room(), await room()]
+    const theirs = planInput([other.a])
+    await other.studio.run((tx) => savePlan(tx, theirs))
+    await expect(studio.run((tx) => savePlan(tx, planInput([a], { afterPlanId: theirs.id })))).rejects.toMatchObject({
+      code: 'Conflict',
+    })
+    const sketch = planInput([a], { kind: 'sketch' })
+    await studio.run((tx) => savePlan(tx, sketch))
+    const large = planInput([a], { afterPlanId: sketch.id })
+    await studio.run((tx) => savePlan(tx, large))
+    expect((await studio.run((tx) => findPlan(tx, large.id))).afterPlanId).toBe(sketch.id)
+  })
   it('refuses what points at a surface that is not in it, and an id that is there twice', async () => {
     const { studio, a } = await room()
     const plan = planInput([a])

@@ -199,6 +199,9 @@ export function PlanDesk({
             onChange={(work) => change({ workId: work || null })}
             options={[
               { value: '', label: 'no work, on its own' },
+              ...(draft.workId && !facts.works.some((w) => w.id === draft.workId)
+                ? [{ value: draft.workId, label: 'a work put away since' }]
+                : []),
               ...facts.works.map((w) => ({ value: w.id, label: w.title })),
             ]}
           />
