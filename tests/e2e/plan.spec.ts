@@ -148,9 +148,8 @@ test('a commission: one sketch, three panels of two sizes and a vase, to the cen
   const dates = page.getByRole('region', { name: 'Dates' })
   await expect(dates).toContainText('2 on Level table, 1 on Rack of small boards')
   const pourDay = new Date(Date.parse(`${due}T00:00:00Z`) - 6 * DAY)
-  const said = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
-    .format(pourDay)
-    .replace(',', '')
+  const [weekday, dayOfMonth, month] = pourDay.toUTCString().replace(',', '').split(' ')
+  const said = `${weekday} ${Number(dayOfMonth)} ${month}`
   await expect(dates.getByRole('row', { name: /pour/ })).toContainText(said)
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await page.waitForURL(/\/plan\/[0-9a-f-]{36}$/)

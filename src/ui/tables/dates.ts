@@ -24,5 +24,17 @@ export const timeOn = (on: string, time: string, zone: string) => dayjs.tz(`${on
 export const dayOn = (at: number, zone: string) => dayjs(at).tz(zone).format('YYYY-MM-DD')
 /** Day of the week in the studio's zone, 1 Monday … 7 Sunday. */
 export const weekdayOf = (at: number, zone: string) => dayjs(at).tz(zone).day() || 7
+/** Lists say hundreds of short dates, and a formatter is dear to make. */
+const formatters = new Map<string, Intl.DateTimeFormat>()
+
 /** A short date in the studio's zone: `Thu 3 Dec`. */
-export const shortDay = (at: number, zone: string) => dayjs(at).tz(zone).format('ddd D MMM')
+export function shortDay(at: number, zone: string): string {
+  let formatter = formatters.get(zone)
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat('en-US', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone })
+    formatters.set(zone, formatter)
+  }
+  const parts = formatter.formatToParts(at)
+  const of = (type: string) => parts.find((p) => p.type === type)!.value
+  return `${of('weekday')} ${of('day')} ${of('month')}`
+}

@@ -1,4 +1,5 @@
 import Link from 'next/link'
+import type { CSSProperties } from 'react'
 import { formatMoney } from '@/core/quantity/money'
 import { formatMl } from '@/core/quantity/format'
 import type { Scheduled } from '@/core/schedule/backwards'
@@ -32,6 +33,7 @@ export function Works({
   zone,
   currency,
   now,
+  all,
   firstSteps,
 }: {
   works: readonly Work[]
@@ -42,6 +44,8 @@ export function Works({
   zone: string
   currency: string
   now: number
+  /** Whether every plan is shown, and not only the first of them. */
+  all: boolean
   firstSteps: FirstRun
 }) {
   const dates = new Map(scheduled.map((s) => [s.id, s]))
@@ -57,6 +61,7 @@ export function Works({
     ...works.map((w) => ({ work: w as Work | undefined, plans: open.filter((p) => p.workId === w.id) })),
     ...(alone.length ? [{ work: undefined, plans: alone }] : []),
   ]
+  const shown = firstOf(rows, all ? Infinity : SHOWN)
   return (
     <>
       <div className="head">
@@ -92,7 +97,7 @@ export function Works({
           </Link>
         </EmptyState>
       ) : (
-        <section className="panel" aria-label="Works by due date">
+        <section className="panel" aria-label="Works by due date" style={weeksOf(span)}>
           <div className={styles.legend}>
             {(Object.keys(LEGEND) as Stretch[]).map((k) => (
               <span key={k}>
@@ -104,7 +109,7 @@ export function Works({
             </a>
           </div>
           <Weeks span={span} zone={zone} />
-          {rows.map(({ work, plans: own }) => (
+          {shown.map(({ work, plans: own }) => (
             <div key={work?.id ?? 'alone'} className={styles.work}>
               <WorkHead work={work} currency={currency} zone={zone} />
               {own.length === 0 ? (
@@ -127,6 +132,11 @@ export function Works({
               ))}
             </div>
           ))}
+          {open.length > SHOWN && !all ? (
+            <Link className="go second" href="/plan?all=1">
+              The other {open.length - SHOWN} too
+            </Link>
+          ) : null}
         </section>
       )}
       {plans.some((p) => p.pouredAt) ? (
@@ -151,6 +161,22 @@ export function Works({
       ) : null}
     </>
   )
+}
+
+/** How wide a week is on the line, for the marks behind every row. */
+const weeksOf = (span: Span) => ({ '--week': `${((7 * 86_400_000) / (span.to - span.from)) * 100}%` }) as CSSProperties
+
+/** Plans shown at first: those due soonest. */
+const SHOWN = 40
+
+/** The first so many plans over all rows; a work without plans stays. */
+function firstOf<R extends { readonly plans: readonly PlanWithParts[] }>(rows: readonly R[], most: number): R[] {
+  let left = most
+  return rows.map((r) => {
+    const plans = r.plans.slice(0, left)
+    left -= plans.length
+    return { ...r, plans }
+  })
 }
 
 function WorkHead({ work, currency, zone }: { work: Work | undefined; currency: string; zone: string }) {
