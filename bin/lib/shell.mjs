@@ -36,7 +36,10 @@ export async function must(command, args, options) {
   const result = await sh(command, args, options)
   if (result.code !== 0) {
     const said = `${result.out}\n${result.err}`.trim().split('\n').slice(-15).join('\n')
-    throw new Error(`${command} ${args.join(' ')} ended with ${result.code}\n${said}`)
+    const error = new Error(`${command} ${args.join(' ')} ended with ${result.code}\n${said}`)
+    // What a command says of a full disk is the machine's refusal, as if it had come from our own writing.
+    if (/no space left on device/i.test(said)) error.code = 'ENOSPC'
+    throw error
   }
   return result.out
 }

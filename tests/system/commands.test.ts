@@ -1,23 +1,10 @@
-import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pg from 'pg'
+import { command } from '../support/command'
 import { eventsOfKeeping, freePortFrom, ourMark, startCluster, stopCluster } from '../support/cluster'
-
-/** Runs one of the project's commands with a data folder of its own. */
-function command(file: string, args: string[], home: string): Promise<{ code: number; said: string }> {
-  return new Promise((resolve) => {
-    const child = spawn(process.execPath, [join('bin', file), ...args], {
-      env: { ...process.env, FIKA_HOME: home, INIT_CWD: undefined },
-    })
-    let said = ''
-    child.stdout.on('data', (d) => (said += d))
-    child.stderr.on('data', (d) => (said += d))
-    child.on('close', (code) => resolve({ code: code ?? 1, said }))
-  })
-}
 
 const homes: string[] = []
 function newHome(): string {
@@ -120,6 +107,42 @@ describe('the start command', () => {
     expect(blocked.said).toMatch(/Fika cannot write to .*Set FIKA_HOME to a folder of yours/)
     expect(blocked.said).not.toMatch(/ at .*\.mjs:/)
   }, 120_000)
+
+  it('a back-up made while it is written to is one moment of it', async () => {
+    const home = newHome()
+    expect((await command('demo.mjs', ['--data-only', '--no-demo'], home)).code).toBe(0)
+    const { admin } = await startCluster(home)
+    // As a Fika that is running says of itself.
+    const running = join(home, 'running.json')
+    writeFileSync(running, JSON.stringify({ ...(await ourMark()), url: 'http://127.0.0.1:4310' }))
+    const client = new pg.Client({ connectionString: admin })
+    await client.connect()
+    await client.query('create table moment (pair int, half int)')
+    let [pairs, going] = [0, true]
+    const writing = (async () => {
+      for (; going; pairs++) await client.query('insert into moment values ($1, 1), ($1, 2)', [pairs])
+    })()
+    const file = join(home, 'moving.dump')
+    while (pairs < 20) await new Promise((resolve) => setTimeout(resolve, 5))
+    const before = pairs
+    expect((await command('backup.mjs', [file], home)).code).toBe(0)
+    const after = pairs
+    going = false
+    await writing
+    await client.end()
+    await stopCluster(home)
+    rmSync(running)
+    expect(after).toBeGreaterThan(before)
+    expect((await command('restore.mjs', [file], home)).code).toBe(0)
+    const [kept] = await ask<{ pairs: number; halves: number }>(
+      home,
+      'select count(distinct pair)::int as pairs, count(*)::int as halves from moment',
+    )
+    // Every pair whole, all that were there before it began, and none from after it was done.
+    expect(kept!.halves).toBe(2 * kept!.pairs)
+    expect(kept!.pairs).toBeGreaterThanOrEqual(before)
+    expect(kept!.pairs).toBeLessThanOrEqual(after + 1)
+  }, 180_000)
 
   it('says what is broken in a data folder, or mends it, and shows neither a stack nor a password', async () => {
     const home = newHome()
