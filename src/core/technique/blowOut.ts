@@ -4,7 +4,7 @@ export const blowOut: Technique = {
   key: 'blow-out',
   name: 'Edge scatter and blow',
   levelTimeS: [0, 0.4],
-  cups: ['puddles'],
+  cups: ['blow line', 'puddles'],
   needs: ['base coat'],
   forbids: [],
   silicone: 'possible',

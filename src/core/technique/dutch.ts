@@ -4,7 +4,7 @@ export const dutch: Technique = {
   key: 'dutch',
   name: 'Dutch pour',
   levelTimeS: [0, 0.4],
-  cups: ['poured line', 'puddles'],
+  cups: ['blow line', 'puddles'],
   needs: ['base coat'],
   forbids: [],
   silicone: 'possible',

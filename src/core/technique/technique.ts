@@ -11,11 +11,12 @@ export const CUP_KINDS = [
   'strainer',
   'puddles',
   'poured line',
+  'blow line',
 ] as const
 export type CupKind = (typeof CUP_KINDS)[number]
 
 /** Kinds that go along a path over the surface. */
-export const TRAVELS: ReadonlySet<CupKind> = new Set(['flip and drag', 'traveling ring', 'poured line'])
+export const TRAVELS: ReadonlySet<CupKind> = new Set(['flip and drag', 'traveling ring', 'poured line', 'blow line'])
 
 /** Whether something belongs to a technique. */
 export const WANTS = ['needed', 'possible', 'never'] as const

@@ -224,9 +224,18 @@ export function jointsOf(
 
 /** One colour on another, as it is judged for this plan. */
 export function jointOf(lower: DeskColour, upper: DeskColour, technique: Technique, facts: DeskFacts): Joint {
-  const joint = judgeJoint(lower, upper, wordOn(lower, upper, facts), technique.cells)
+  const word = wordOn(lower, upper, facts)
+  const key = `${[lower, upper].map((c) => `${c.hex} ${c.sheen} ${c.densityGPerMl}`).join(' on ')} ${word} ${technique.cells}`
+  let joint = judged.get(key)
+  if (!joint) {
+    if (judged.size > 5000) judged.clear()
+    joint = judgeJoint(lower, upper, word, technique.cells)
+    judged.set(key, joint)
+  }
   return keyOf(lower.of) === keyOf(upper.of) ? { ...joint, word: 'same', cost: SAME } : joint
 }
+/** Joints are judged once for each pair of colours: a keystroke asks for them all. */
+const judged = new Map<string, Joint>()
 const SAME = 10
 
 function onSurface(design: Design, surface: string, amounts: PlanAmounts, colours: readonly DeskColour[]): OnSurface {

@@ -36,6 +36,9 @@ export function PutOut({
           {plan.title} <span className="sub">what to put out, {technique.name.toLowerCase()}</span>
         </h1>
         <PrintButton />
+        <Link className="go second" href={`/plan/buy?plan=${plan.id}`}>
+          To buy for it
+        </Link>
         <Link className="go second" href={`/plan/${plan.id}`}>
           The plan
         </Link>
