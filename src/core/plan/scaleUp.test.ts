@@ -124,9 +124,9 @@ describe('pouring again what was really loaded', () => {
         { bottle: 'b', ul: 30_000 },
       ]),
     ).toEqual([
-      ['a', 40_000],
-      ['b', 20_000],
-      ['a', 40_000],
+      ['a', 40],
+      ['b', 20],
+      ['a', 40],
     ]))
   it('leaves out what gave nothing, and lays what was reached for on top', () =>
     expect(
@@ -135,7 +135,7 @@ describe('pouring again what was really loaded', () => {
         { bottle: 'gold', ul: 5_000 },
       ]),
     ).toEqual([
-      ['b', 30_000],
-      ['gold', 5_000],
+      ['b', 85.714],
+      ['gold', 14.286],
     ]))
 })

@@ -131,23 +131,19 @@ export function asLoaded(design: Design, loaded: readonly Loaded[], newId: () =>
       return now > 0 && then > 0 ? [{ ...l, share: (now * part) / then, ul: null }] : []
     }),
   }))
-  const extra = [...given].filter(([id, ul]) => ul > 0 && !plannedUl.has(id) && !coated.has(id))
+  const extra = [...given]
+    .filter(([id, ul]) => ul > 0 && !plannedUl.has(id) && !coated.has(id))
+    .map(([id, ul]): Layer => ({ id: newId(), of: { kind: 'bottle', id }, share: ul, ul: null, how: 'side' }))
   return {
     ...design,
-    cups: cups.map((c, i) => ({
-      ...c,
-      layers: [
-        ...c.layers,
-        ...(i > 0
-          ? []
-          : extra.map(([id, ul]): Layer => ({
-              id: newId(),
-              of: { kind: 'bottle', id },
-              share: ul,
-              ul: null,
-              how: 'side',
-            }))),
-      ],
-    })),
+    cups: cups.map((c, i) => ({ ...c, layers: inHundredths([...c.layers, ...(i > 0 ? [] : extra)]) })),
   }
+}
+
+/** Shares as parts of a hundred, as people read them; fine enough to give back what was poured. */
+function inHundredths(layers: readonly Layer[]): Layer[] {
+  const all = layers.reduce((sum, l) => sum + (l.share ?? 0), 0)
+  return layers.map((l) =>
+    l.share === null || all === 0 ? l : { ...l, share: Number(((100 * l.share) / all).toFixed(3)) },
+  )
 }

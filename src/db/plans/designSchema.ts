@@ -120,7 +120,7 @@ const layer = object({
   share: number()
     .typeError('Type shares as numbers, like 2.')
     .min(0, 'A share cannot be below zero.')
-    .max(10_000)
+    .max(10_000, 'A share of more than 10,000 is too many parts. Use smaller numbers, like 2 : 1.')
     .nullable()
     .defined(),
   ul: volumeUl().nullable().defined(),
