@@ -1,14 +1,18 @@
 import { outline } from '../surface/shapes'
 import { landsAs } from './lands'
-import { fromEdge, seenInRim } from './rim'
+import { seenInRim } from './rim'
 
 const canvas = outline({ shape: 'rectangle', lengthMm: 400, widthMm: 300 })
 
 describe('the rim', () => {
-  it('tells how far from the edge a place is, on either winding', () => {
-    expect(fromEdge([0, 0], canvas)).toBe(150)
-    expect(fromEdge([190, 0], canvas)).toBe(10)
-    expect(fromEdge([210, 0], [...canvas].reverse())).toBe(-10)
+  it('is a band along every edge, whichever way round the outline runs', () => {
+    // A disc of 20 mm about a place 30 mm from the right edge: within 30 mm of the edge lies half of it, within 50 all.
+    const marks = [{ kind: 'disc', at: [170, 0], radiusMm: 20, colour: 0 }] as const
+    for (const outline of [canvas, [...canvas].reverse()]) {
+      expect(seenInRim(marks, outline, 30)[0]!.inRim).toBeCloseTo(0.5, 1)
+      expect(seenInRim(marks, outline, 50)[0]!.inRim).toBe(1)
+      expect(seenInRim(marks, outline, 10)[0]!.inRim).toBe(0)
+    }
   })
   it('a disc in the middle of a round lies in its rim by the squares of the radii', () => {
     // A disc of radius 150 on a round of 400, rim 100: what lies past radius 100 is 1 − (100/150)².

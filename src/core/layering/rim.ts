@@ -29,9 +29,6 @@ function fromEdgeOf(outline: readonly Point[]): (x: number, y: number) => number
   }
 }
 
-/** The same for one place. */
-export const fromEdge = ([x, y]: Point, outline: readonly Point[]): number => fromEdgeOf(outline)(x, y)
-
 /** Whether a mark covers a place. */
 export function covers(mark: Mark, [x, y]: Point): boolean {
   if (mark.kind === 'trail')
