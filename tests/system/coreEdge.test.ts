@@ -399,7 +399,7 @@ const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhit
   countFacets facetColumn flagAgainst fold searchText effectPigment lightfastnessOf needsPigmentCare pigment isPigmentName
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
   readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit pairWord
-  surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb`
+  sourceKey surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb`
 /** Those that are fed from what is kept: the shapes of what comes in have refused everything else before. */
 const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead

@@ -1,4 +1,4 @@
-import type { Of, Design } from './design'
+import { sourceKey, type Design, type Of } from './design'
 import { coatUl } from './coats'
 import { fillCups, type Filled } from './cups'
 import type { PlanUse } from './uses'
@@ -29,7 +29,7 @@ export function planAmounts(design: Design, sizes: readonly number[] = []): Plan
   const filled = fillCups(design, sizes)
   const parts = new Map<string, PlanPart>()
   const add = (use: PlanUse, of: Of, ul: number) => {
-    const key = `${use} ${of.kind} ${of.id}`
+    const key = `${use} ${sourceKey(of)}`
     if (ul > 0) parts.set(key, { use, of, ul: (parts.get(key)?.ul ?? 0) + ul })
   }
   let unnamedUl = 0
@@ -56,8 +56,7 @@ export function needs(
   haveUl: ReadonlyMap<string, number>,
 ): { of: Of; needUl: number; shortUl: number }[] {
   const sums = new Map<string, { of: Of; needUl: number }>()
-  for (const { of, ul } of parts)
-    sums.set(`${of.kind} ${of.id}`, { of, needUl: (sums.get(`${of.kind} ${of.id}`)?.needUl ?? 0) + ul })
+  for (const { of, ul } of parts) sums.set(sourceKey(of), { of, needUl: (sums.get(sourceKey(of))?.needUl ?? 0) + ul })
   return [...sums.values()].map(({ of, needUl }) => ({
     of,
     needUl,

@@ -15,6 +15,9 @@ export interface Of {
   readonly id: string
 }
 
+/** A source as one text: the same for the same one. */
+export const sourceKey = ({ kind, id }: Of): string => `${kind} ${id}`
+
 /** How a layer goes into its cup: down the side lays it, from high it punches through, in the middle it stays a core. */
 export const WAYS_IN = ['side', 'high', 'middle'] as const
 export type WayIn = (typeof WAYS_IN)[number]

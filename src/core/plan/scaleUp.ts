@@ -3,7 +3,7 @@ import { footprint } from '../surface/shapes'
 import type { Point } from '../surface/polygon'
 import { smallestCup } from './cups'
 import { planAmounts } from './amounts'
-import type { Design, Layer, Of, PlannedCup, PlannedSurface } from './design'
+import { sourceKey, type Design, type Layer, type Of, type PlannedCup, type PlannedSurface } from './design'
 
 /** A surface a design is brought onto. */
 export type Onto = Pick<PlannedSurface, 'name' | 'surface' | 'stockId' | 'eachMinor'>
@@ -87,7 +87,7 @@ const scaled = ([x, y]: Point, [sx, sy]: readonly [number, number]): Point => [x
 
 /** Colours changed one for another in every layer and coat. */
 export function swapColours(design: Design, swaps: ReadonlyMap<string, Of>): Design {
-  const swap = (of: Of | null) => (of && (swaps.get(`${of.kind} ${of.id}`) ?? of)) || null
+  const swap = (of: Of | null) => (of && (swaps.get(sourceKey(of)) ?? of)) || null
   return {
     ...design,
     cups: design.cups.map((c) => ({ ...c, layers: c.layers.map((l) => ({ ...l, of: swap(l.of) })) })),

@@ -1,6 +1,4 @@
 import type { PlanBottle } from '@/core/plan/bottle'
-import { planAmounts } from '@/core/plan/amounts'
-import { jobOf } from '@/core/plan/job'
 import type { DriedFilm } from '@/core/plan/crackRisk'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { costOf } from '@/core/purchase/cost'
@@ -16,14 +14,14 @@ import { studioFacts, type StudioFacts } from '@/db/people/studio'
 import { listPieces, type Piece } from '@/db/pieces/read'
 import { listPlans, openTakes, type PlanWithParts } from '@/db/plans/read'
 import { listRecipes } from '@/db/recipes/recipes'
-import { cupSizes, dryingPlaces, roomFacts, type Room } from '@/db/room/read'
+import { cupSizes, dryingPlaces, roomFacts } from '@/db/room/read'
 import { listSurfaces } from '@/db/surfaces/read'
 import { techniqueBook } from '@/db/techniques/read'
-import { listWorks, type Work } from '@/db/works/read'
+import { listWorks } from '@/db/works/read'
 import type { Tx } from '@/db/base/withStudio'
-import { DUE_AT, POURED_AT, timeOn } from '@/ui/tables/dates'
 import type { DeskFacts } from './deskFacts'
 import { openingHours, placesOf } from './openingHours'
+import { planJob, type DatedRoom } from './planJob'
 
 /** Bottles one can plan with, each with all a plan asks of it. */
 export async function planBottles(tx: Tx, facts: StudioFacts): Promise<PlanBottle[]> {
@@ -86,41 +84,24 @@ export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFact
     surfaces: await listSurfaces(tx),
     word: await makersWord(tx),
     takes: (await openTakes(tx)).filter((t) => t.planId !== planId),
-    jobs: jobsOf(plans, bottles, techniques, works, room, studio.zone, sizes),
+    jobs: jobsOf(plans, techniques, {
+      bottles: new Map(bottles.map((b) => [b.id, b])),
+      works,
+      room,
+      zone: studio.zone,
+      sizes,
+    }),
     dried: driedFilms(pieces, techniques),
     learned: learnedFactors(pieces),
     now: Date.now(),
   }
 }
 
-/** Open plans as jobs; one whose technique or sizes cannot be worked out is left out of the schedule. */
-export function jobsOf(
-  plans: readonly PlanWithParts[],
-  bottles: readonly PlanBottle[],
-  techniques: TechniqueBook,
-  works: readonly Work[],
-  room: Room,
-  zone: string,
-  sizes: readonly number[],
-): Job[] {
-  const byId = new Map(bottles.map((b) => [b.id, b]))
-  const dueOf = new Map(works.map((w) => [w.id, w]))
+/** Open plans as jobs; one whose technique has been taken off the list is left out of the schedule. */
+function jobsOf(plans: readonly PlanWithParts[], techniques: TechniqueBook, among: DatedRoom): Job[] {
   return plans.flatMap((p) => {
     const technique = techniques.find(p.technique)
-    if (!technique) return []
-    const work = p.workId === null ? undefined : dueOf.get(p.workId)
-    return jobOf({
-      id: p.id,
-      design: p.design,
-      amounts: planAmounts(p.design, sizes),
-      technique,
-      bottles: byId,
-      climate: room,
-      due: work?.dueOn ? timeOn(work.dueOn, DUE_AT, zone) : null,
-      pourAt: p.pourOn ? timeOn(p.pourOn, POURED_AT, zone) : null,
-      delivered: work !== undefined && work.kind !== 'practice' && p.kind === 'final',
-      buys: false,
-    })
+    return technique ? planJob(p, technique, among) : []
   })
 }
 
@@ -160,7 +141,13 @@ export async function worksFacts(tx: Tx, now: number) {
   const bottles = await planBottles(tx, studio)
   const sizes = cups.map((c) => c.sizeUl)
   const open = plans.filter((p) => !p.pouredAt)
-  const jobs = jobsOf(open, bottles, techniques, works, room, studio.zone, sizes)
+  const jobs = jobsOf(open, techniques, {
+    bottles: new Map(bottles.map((b) => [b.id, b])),
+    works,
+    room,
+    zone: studio.zone,
+    sizes,
+  })
   const scheduled = scheduleAll(jobs, placesOf(places), now, openingHours(room, studio.zone))
   return { studio, works, plans, techniques, places, scheduled }
 }

@@ -8,7 +8,7 @@ import { parseAmount, type UnitSystem } from '@/core/quantity/parse'
 import { parseSize } from '@/core/quantity/size'
 import { readTyped } from '@/core/quantity/typed'
 import { planAmounts } from '@/core/plan/amounts'
-import type { Design, Of } from '@/core/plan/design'
+import { sourceKey, type Design, type Of } from '@/core/plan/design'
 import { scaleUp, swapColours, type Onto } from '@/core/plan/scaleUp'
 import { surfaceWords } from '@/core/surface/words'
 import type { Surface } from '@/core/surface/shapes'
@@ -83,7 +83,7 @@ export function Again({
       from.design.cups
         .flatMap((c) => c.layers.flatMap((l) => l.of ?? []))
         .concat(from.design.coats.flatMap((c) => c.of ?? []))
-        .map((of) => [`${of.kind} ${of.id}`, of] as const),
+        .map((of) => [sourceKey(of), of] as const),
     ).values(),
   ]
   if (open) return <PlanDesk opened={open} chosen={[]} facts={facts} />
@@ -203,9 +203,9 @@ export function Again({
           <h3 className={styles.swaps}>Colours, one for another</h3>
           {sources.map((of) => {
             const old = colourOf(colours, of)!
-            const now = swaps.get(`${of.kind} ${of.id}`) ?? of
+            const now = swaps.get(sourceKey(of)) ?? of
             return (
-              <div key={`${of.kind} ${of.id}`} className="row">
+              <div key={sourceKey(of)} className="row">
                 <Chip hex={old.hex} sheen={old.sheen} />
                 <span aria-hidden="true">›</span>
                 <Chip hex={colourOf(colours, now)!.hex} sheen={colourOf(colours, now)!.sheen} />
@@ -215,7 +215,7 @@ export function Again({
                     value={now}
                     label={`In place of ${old.label}`}
                     use="cup"
-                    onChange={(to) => setSwaps(new Map([...swaps, [`${of.kind} ${of.id}`, to ?? of]]))}
+                    onChange={(to) => setSwaps(new Map([...swaps, [sourceKey(of), to ?? of]]))}
                   />
                 </span>
               </div>

@@ -6,6 +6,7 @@ import { anyFlakes } from '@/core/paint/sheenOfMix'
 import { isWhite } from '@/core/colour/paintOptics'
 import { JOINT_WORDS, type Joint } from '@/core/layering/joint'
 import { leavingOrder } from '@/core/layering/lands'
+import { sourceKey } from '@/core/plan/design'
 import type { Technique } from '@/core/technique/technique'
 import { Notice } from '@/ui/frame/Notice'
 import { Chip } from '@/ui/pictures/Drawdown'
@@ -15,7 +16,7 @@ import { useCupOrder } from './useCupOrder'
 import { colourOf, jointOf, type DeskColour } from './workOut'
 import styles from './desk.module.css'
 
-const keyOf = (c: DeskColour) => `${c.of.kind} ${c.of.id}`
+const keyOf = (c: DeskColour) => sourceKey(c.of)
 
 /** Where the colour that is to lie outermost stands in the cup, by how it is poured. */
 function outsideEnd(kind: DraftCup['kind']): 'first' | 'last' {

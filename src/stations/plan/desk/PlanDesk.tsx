@@ -19,6 +19,7 @@ import { useSend } from '@/ui/hooks/useSend'
 import { useTechniques } from '@/ui/hooks/useTechniques'
 import { dropPlanAction, savePlanAction } from '../actions'
 import type { DeskFacts } from '../deskFacts'
+import { planJob } from '../planJob'
 import { AmountFields } from './AmountFields'
 import { CoatsPanel } from './CoatsPanel'
 import { CupPanel } from './CupPanel'
@@ -31,7 +32,7 @@ import { RimLine } from './RimLine'
 import { SurfaceFields } from './SurfaceFields'
 import { SurfaceStage, type Drawing } from './SurfaceStage'
 import { useDates } from './useDates'
-import { deskColours, jobFor, workOut, type Worked } from './workOut'
+import { deskColours, workOut, type Worked } from './workOut'
 import styles from './desk.module.css'
 
 /**
@@ -408,7 +409,15 @@ function useWorked(
   const read = useMemo(() => {
     const { design, problem } = readDraft(draft, facts.studio.units)
     if (!design || !technique) return { problem }
-    const job = readTyped(() => jobFor(design, draft, technique, facts, id))
+    const job = readTyped(() =>
+      planJob({ ...draft, id, design, pourOn: draft.pourOn || null }, technique, {
+        works: facts.works,
+        room: facts.room,
+        bottles: new Map(facts.bottles.map((b) => [b.id, b])),
+        zone: facts.studio.zone,
+        sizes: facts.cups.map((c) => c.sizeUl),
+      }),
+    )
     return job.value ? { design, job: job.value, problem } : { problem: job.sentence }
   }, [draft, technique, facts, id])
   const dates = useDates(read.job, facts.jobs, facts.places, facts.room, facts.studio.zone, facts.now)

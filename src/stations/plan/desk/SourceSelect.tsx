@@ -3,11 +3,10 @@
 import { Select } from 'antd'
 import { formatMl } from '@/core/quantity/format'
 import { barsAdditive } from '@/core/vessel/additives'
-import type { Of } from '@/core/plan/design'
+import { sourceKey, type Of } from '@/core/plan/design'
 import type { PlanUse } from '@/core/plan/uses'
 import type { DeskColour } from './workOut'
 
-const keyOf = (of: Of) => `${of.kind} ${of.id}`
 const GROUPS = [
   ['bottle', 'On the rack'],
   ['formula', 'Formulas, still to be mixed'],
@@ -38,17 +37,17 @@ export function SourceSelect({
         const holds = c.bottle
           ? ` · ${formatMl(c.bottle.ul)}${c.bottle.hasAdditive ? ` · holds an additive${barred ? `, so no ${use}` : ''}` : ''}`
           : ''
-        return { value: keyOf(c.of), label: `${c.label}${holds}`, disabled: Boolean(barred) }
+        return { value: sourceKey(c.of), label: `${c.label}${holds}`, disabled: Boolean(barred) }
       }),
   })).filter((g) => g.options.length > 0)
-  const gone = value && !colours.has(keyOf(value)) ? [{ value: keyOf(value), label: 'emptied since' }] : []
+  const gone = value && !colours.has(sourceKey(value)) ? [{ value: sourceKey(value), label: 'emptied since' }] : []
   return (
     <Select
       showSearch={{ optionFilterProp: 'label' }}
       allowClear={value !== null}
       aria-label={label}
       placeholder="Leave it open, or choose"
-      value={value ? keyOf(value) : undefined}
+      value={value ? sourceKey(value) : undefined}
       className="wide"
       popupMatchSelectWidth={false}
       onChange={(key?: string) => onChange(key ? (colours.get(key)?.of ?? value) : null)}

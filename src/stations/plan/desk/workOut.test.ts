@@ -3,7 +3,8 @@ import { emptyDesk } from '../../../../tests/support/deskFacts'
 import { planBottle } from '../../../../tests/support/planBottle'
 import { SHIPPED } from '@/core/technique/techniques'
 import type { DeskFacts } from '../deskFacts'
-import { deskColours, jobFor, workOut } from './workOut'
+import { planJob } from '../planJob'
+import { deskColours, workOut } from './workOut'
 
 const NOW = Date.UTC(2026, 10, 28)
 const bottles = [
@@ -28,7 +29,12 @@ const out = (d = plan, more: Partial<DeskFacts> = {}, with_: Partial<typeof draf
   const pourAt = on.pourOn ? Date.parse(`${on.pourOn}T09:00:00Z`) : NOW
   return {
     ...workOut(d, on, SHIPPED.of('straight'), all, deskColours(all), pourAt),
-    job: jobFor(d, on, SHIPPED.of('straight'), all, 'p'),
+    job: planJob({ ...on, id: 'p', design: d, pourOn: on.pourOn || null }, SHIPPED.of('straight'), {
+      ...all,
+      bottles: new Map(all.bottles.map((b) => [b.id, b])),
+      zone: 'UTC',
+      sizes: all.cups.map((c) => c.sizeUl),
+    }),
   }
 }
 

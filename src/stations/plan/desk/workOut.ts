@@ -1,24 +1,23 @@
 import { hexToLab } from '@/core/colour/lab'
 import { opticsFromHex } from '@/core/colour/paintOptics'
 import type { PairVerdict } from '@/core/colour/pairVerdicts'
-import { judgeJoint, type Joint, type LayerColour } from '@/core/layering/joint'
+import { JOINT, judgeJoint, type Joint, type LayerColour } from '@/core/layering/joint'
 import { landsAs, type CupOnSurface, type Mark } from '@/core/layering/lands'
 import { RIM_MM, seenInRim, type Seen } from '@/core/layering/rim'
 import { pairWord } from '@/core/plan/makersWord'
 import { planAmounts, needs, type PlanAmounts } from '@/core/plan/amounts'
 import type { PlanBottle } from '@/core/plan/bottle'
 import { crackRisk, type CrackRisk } from '@/core/plan/crackRisk'
-import type { Design, Of, PlannedCup } from '@/core/plan/design'
+import { sourceKey, type Design, type Of, type PlannedCup } from '@/core/plan/design'
 import { gapsOf, type Gap } from '@/core/plan/gaps'
-import { expectedFilm, jobOf, type ExpectedFilm } from '@/core/plan/job'
+import { expectedFilm, type ExpectedFilm } from '@/core/plan/job'
 import { planMoney, type PlanMoney } from '@/core/plan/money'
 import { readiness, type Concern } from '@/core/plan/readiness'
 import type { PlanUse } from '@/core/plan/uses'
 import type { Sheen } from '@/core/paint/properties'
-import type { Job } from '@/core/schedule/backwards'
 import { outline } from '@/core/surface/shapes'
 import type { Technique } from '@/core/technique/technique'
-import { DUE_AT, dayAndTime, POURED_AT, timeOn } from '@/ui/tables/dates'
+import { dayAndTime, timeOn } from '@/ui/tables/dates'
 import type { DeskFacts } from '../deskFacts'
 import type { Draft } from './draft'
 
@@ -65,7 +64,6 @@ export interface Worked {
 }
 
 const GREY = '#d9d9d9'
-const keyOf = (of: Of) => `${of.kind} ${of.id}`
 
 /** Colours are worked out once for each bottle. */
 const known = new Map<string, LayerColour>()
@@ -86,13 +84,13 @@ export function deskColours(facts: Pick<DeskFacts, 'bottles' | 'formulas' | 'rec
   for (const b of facts.bottles) {
     const of: Of = { kind: 'bottle', id: b.id }
     const hex = b.hex ?? GREY
-    colours.set(keyOf(of), { ...layerColour(hex, b.sheen, b.densityGPerMl), of, label: b.label, hex, bottle: b })
+    colours.set(sourceKey(of), { ...layerColour(hex, b.sheen, b.densityGPerMl), of, label: b.label, hex, bottle: b })
   }
   const unmixed = (kind: 'formula' | 'recipe', list: readonly { id: string; name: string; hex: string | null }[]) => {
     for (const { id, name, hex: seen } of list) {
       const hex = seen ?? GREY
       const of: Of = { kind, id }
-      colours.set(keyOf(of), {
+      colours.set(sourceKey(of), {
         ...layerColour(hex, 'satin', 1.1),
         of,
         label: `${name} (${kind}, not mixed)`,
@@ -113,7 +111,7 @@ export function deskColours(facts: Pick<DeskFacts, 'bottles' | 'formulas' | 'rec
 export function colourOf(colours: ReadonlyMap<string, DeskColour>, of: Of | null): DeskColour | undefined {
   if (!of) return undefined
   return (
-    colours.get(keyOf(of)) ?? {
+    colours.get(sourceKey(of)) ?? {
       ...layerColour(GREY, 'satin', 1.1),
       of,
       label: 'emptied since',
@@ -131,23 +129,6 @@ const amountsOf = (design: Design, facts: DeskFacts) =>
     design,
     facts.cups.map((c) => c.sizeUl),
   )
-
-/** The plan as a job among the others. @throws FikaError for an impossible design */
-export function jobFor(design: Design, draft: Dated, technique: Technique, facts: DeskFacts, id: string): Job {
-  const work = facts.works.find((w) => w.id === draft.workId)
-  return jobOf({
-    id,
-    design,
-    amounts: amountsOf(design, facts),
-    technique,
-    bottles: new Map(facts.bottles.map((b) => [b.id, b])),
-    climate: facts.room,
-    due: work?.dueOn ? timeOn(work.dueOn, DUE_AT, facts.studio.zone) : null,
-    pourAt: draft.pourOn ? timeOn(draft.pourOn, POURED_AT, facts.studio.zone) : null,
-    delivered: work !== undefined && work.kind !== 'practice' && draft.kind === 'final',
-    buys: false,
-  })
-}
 
 /**
  * Everything the desk says of a design. Pure but for the colours it remembers.
@@ -198,7 +179,7 @@ function coloursOf(design: Design, all: ReadonlyMap<string, DeskColour>): DeskCo
   for (const c of design.cups)
     for (const l of c.layers) {
       const colour = colourOf(all, l.of)
-      if (colour) found.set(keyOf(colour.of), colour)
+      if (colour) found.set(sourceKey(colour.of), colour)
     }
   return [...found.values()]
 }
@@ -232,11 +213,10 @@ export function jointOf(lower: DeskColour, upper: DeskColour, technique: Techniq
     joint = judgeJoint(lower, upper, word, technique.cells)
     judged.set(key, joint)
   }
-  return keyOf(lower.of) === keyOf(upper.of) ? { ...joint, word: 'same', cost: SAME } : joint
+  return sourceKey(lower.of) === sourceKey(upper.of) ? { ...joint, word: 'same', cost: JOINT.same } : joint
 }
 /** Joints are judged once for each pair of colours: a keystroke asks for them all. */
 const judged = new Map<string, Joint>()
-const SAME = 10
 
 function onSurface(design: Design, surface: string, amounts: PlanAmounts, colours: readonly DeskColour[]): OnSurface {
   const own = new Set(design.cups.map((c) => c.on))
@@ -250,7 +230,7 @@ function onSurface(design: Design, surface: string, amounts: PlanAmounts, colour
 function copiesOf(c: PlannedCup, amounts: PlanAmounts, colours: readonly DeskColour[]): CupOnSurface[] {
   const filled = amounts.cups.find((f) => f.id === c.id)!
   const layers = c.layers.flatMap((l) => {
-    const colour = l.of ? colours.findIndex((x) => keyOf(x.of) === keyOf(l.of!)) : -1
+    const colour = l.of ? colours.findIndex((x) => sourceKey(x.of) === sourceKey(l.of!)) : -1
     const ul = filled.layers.find((f) => f.layer === l.id)!.ul / Math.max(1, filled.cups)
     return colour < 0 ? [] : [{ colour, ul }]
   })
