@@ -18,7 +18,9 @@ import { worksFacts } from '@/stations/plan/queries'
 import type { DeskFacts } from '@/stations/plan/deskFacts'
 import { deskColours, workOut } from '@/stations/plan/desk/workOut'
 import { cookieOf } from './http'
-import { compare, type Figure } from './measure'
+import { compare, median, type Figure } from './measure'
+import { inPage } from './page'
+import { fillRack } from './rack'
 
 const DAY = 86_400_000
 
@@ -138,6 +140,7 @@ export async function planFigures(url: string): Promise<Figure[]> {
     await compare('time', 'a keystroke at 12 cups × 12 layers against 50 ms', '≤ 1', 1, keystroke, () => wait(50), 9),
     await compare('time', 'a month of 40 works scheduled against 100 ms', '≤ 1', 1, month, () => wait(100), 9),
     await listFigure(url),
+    await deskFigure(url),
   ]
 }
 
@@ -160,4 +163,54 @@ async function listFigure(url: string): Promise<Figure> {
     await withStudio(signed, (tx) => worksFacts(tx, Date.now()))
   }
   return compare('time', 'list of 500 plans, served HTML against what it reads', '≤ 3', 1, page, sql, 7)
+}
+
+/** A key in the size of the face on a desk of 12 × 12, to the amounts it changes in the page, in a real browser. */
+async function deskFigure(url: string): Promise<Figure> {
+  const answers = await inPage(url, 'Full desk', async (page, signed) => {
+    const { plan, cups } = await withStudio(signed, async (tx) => {
+      const bottles = await fillRack(tx, 60)
+      const simple = planInput(bottles, { technique: 'flip-cup' })
+      const [one] = simple.design.cups
+      const cups = Array.from({ length: 12 }, (_, i) => ({
+        ...one!,
+        id: uuidv7(),
+        at: [8 * i - 45, 12 * (i % 3) - 12] as const,
+        layers: one!.layers.map((l) => ({ ...l, id: uuidv7() })),
+      }))
+      await savePlan(tx, { ...simple, design: { ...simple.design, cups } })
+      return { plan: simple.id, cups }
+    })
+    await page.goto(`${url}/plan/${plan}`)
+    await page.getByRole('button', { name: `Cup ${cups.length}`, exact: true }).waitFor()
+    const field = page.getByLabel('Size of the face')
+    await field.click()
+    await page.evaluate(watchKeys)
+    const times: number[] = []
+    for (let i = 0; i < 20; i++) {
+      await page.keyboard.press(i % 2 ? 'Backspace' : 'End')
+      if (i % 2 === 0) await page.keyboard.type('1')
+      await page.waitForTimeout(250)
+      times.push(await page.evaluate(() => (window as unknown as { answered: number }).answered))
+    }
+    return times
+  })
+  const ours = median(answers)
+  return {
+    name: 'a key on the desk of 12 × 12 to its amounts in the page (browser) against 50 ms',
+    ours,
+    reference: 50,
+    unit: 'ms',
+    ratio: ours / 50,
+    aim: '≤ 1',
+  }
+}
+
+/** In the page: how long it took from the last key to the last thing that changed. */
+function watchKeys(): void {
+  const w = window as unknown as { answered: number }
+  let from = 0
+  document.addEventListener('keydown', () => (from = performance.now()), true)
+  const seen = new MutationObserver(() => (w.answered = performance.now() - from))
+  seen.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true })
 }

@@ -14,7 +14,7 @@ const RUNS = 20
 /** The rack page, 50 of 5,000 bottles, as served HTML against its own SQL; and that SQL with row-level security and without. */
 export async function rackFigures(url: string): Promise<Figure[]> {
   const signed = await signUp({ ...person(), studioName: 'Large rack' })
-  await withStudio(signed, fill)
+  await withStudio(signed, (tx) => fillRack(tx, BOTTLES))
   const cookie = await cookieOf(signed.token)
   const page = async () => {
     const response = await fetch(`${url}/rack`, { headers: { cookie } })
@@ -109,8 +109,10 @@ async function onScreen(url: string, cookie: string, sql: () => Promise<unknown>
   }
 }
 
-/** Five thousand bottles of four lots each, written in bulk. */
-async function fill(tx: Tx): Promise<void> {
+const HUES = '{#136a78,#c22a2c,#f5f3ec,#1d4e9e,#e9b310,#4b2a86,#3f8f4f,#7a4a22,#1c1c1c,#b8893a,#edd7a7,#227382}'
+
+/** Bottles of four lots each in twelve colours, the newest first, written in bulk; the ids of the first twelve. */
+export async function fillRack(tx: Tx, bottles: number): Promise<string[]> {
   await tx.q(
     `with m as (
        insert into material (studio_id, id, kind, name, density_g_per_ml, solids)
@@ -120,17 +122,20 @@ async function fill(tx: Tx): Promise<void> {
      select $1, gen_random_uuid(), id, false, 100000, 990 from m`,
     [tx.studioId],
   )
-  await tx.q(
+  const rows = await tx.q<{ id: string }>(
     `with v as (
        insert into vessel (studio_id, id, kind, label, capacity_ul)
        select $1, gen_random_uuid(), 'bottle', 'Bottle ' || i, 240000 from generate_series(1, $2::int) i returning id, label
      ), b as (
        insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, colour_hex)
-       select $1, id, 'pour', now() - interval '1 hour' * ($2::int - substr(label, 8)::int), now(), '{"paints":[],"mediums":[],"paintParts":1,"water":null}', '#136a78' from v
+       select $1, id, 'pour', now() - interval '1 hour' * ($2::int - substr(label, 8)::int), now(), '{"paints":[],"mediums":[],"paintParts":1,"water":null}',
+              ($3::text[])[1 + substr(label, 8)::int % 12] from v
      )
      insert into vessel_content (studio_id, vessel_id, lot_id, ul)
      select $1, v.id, l.id, 40000
-     from v join (select id, row_number() over () as n from lot where studio_id = $1) l on (l.n + substr(v.label, 8)::int) % 10 = 0`,
-    [tx.studioId, BOTTLES],
+     from v join (select id, row_number() over () as n from lot where studio_id = $1) l on (l.n + substr(v.label, 8)::int) % 10 = 0
+     returning vessel_id as id`,
+    [tx.studioId, bottles, HUES],
   )
+  return [...new Set(rows.map((r) => r.id))].slice(0, 12)
 }

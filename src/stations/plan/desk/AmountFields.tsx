@@ -1,6 +1,6 @@
 'use client'
 
-import { Input, Select } from 'antd'
+import { Input, Select } from '@/ui/forms/still'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { ROUNDINGS } from '@/core/plan/design'
 import { COVERAGE_KINDS, COVERAGE_SOURCE, type CoverageSchool } from '@/core/surface/coverage'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Input, Select } from 'antd'
+import { Button, Input, Select } from '@/ui/forms/still'
 import { meanColour } from '@/core/colour/meanColour'
 import { formatMl } from '@/core/quantity/format'
 import { COAT_ROLES, COAT_START, type CoatRole } from '@/core/plan/uses'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Input, Select } from 'antd'
+import { Button, Input, Select, still } from '@/ui/forms/still'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { FilledCup } from '@/core/plan/cups'
 import { FILLED } from '@/core/plan/cups'
@@ -10,12 +10,14 @@ import { Cup } from '@/ui/pictures/Cup'
 import { Notice } from '@/ui/frame/Notice'
 import type { DeskFacts } from '../deskFacts'
 import { LayerList } from './LayerList'
-import { OrderProposal } from './OrderProposal'
+import { OrderProposal as DrawnProposal } from './OrderProposal'
 import { PointsField } from './PointsField'
 import type { Drawing } from './SurfaceStage'
 import type { DraftCup, DraftSurface } from './draft'
 import { colourOf, type DeskColour, type Worked } from './workOut'
 import styles from './desk.module.css'
+
+const OrderProposal = still(DrawnProposal, 'by object')
 
 /** The selected cup: how it is poured, its size, and its layers in cross-section with what their joints become. */
 export function CupPanel({

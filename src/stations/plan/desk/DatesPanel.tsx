@@ -1,6 +1,6 @@
 'use client'
 
-import { Checkbox, Input } from 'antd'
+import { Checkbox, Input } from '@/ui/forms/still'
 import type { Scheduled } from '@/core/schedule/backwards'
 import { PLAN_STEPS, type PlanStep } from '@/core/schedule/planSteps'
 import { shortDay } from '@/ui/tables/dates'

@@ -9,7 +9,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import { Button, Input, Select } from 'antd'
+import { Button, Input, Select, still } from '@/ui/forms/still'
 import { formatMl } from '@/core/quantity/format'
 import { JOINT_WORDS, type Joint } from '@/core/layering/joint'
 import { WAYS_IN, type WayIn } from '@/core/plan/design'
@@ -93,7 +93,7 @@ export function LayerList({
   )
 }
 
-function LayerRow({
+function DrawnRow({
   layer,
   colours,
   ul,
@@ -199,3 +199,5 @@ function LayerRow({
     </li>
   )
 }
+
+const LayerRow = still(DrawnRow)

@@ -1,6 +1,6 @@
 'use client'
 
-import { Checkbox, Input, Select } from 'antd'
+import { Checkbox, Input, Select } from '@/ui/forms/still'
 import { formatMoney } from '@/core/quantity/money'
 import { FINISHES } from '@/core/plan/finish'
 import { LOOKS } from '@/core/consistency/wanted'

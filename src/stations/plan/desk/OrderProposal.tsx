@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Checkbox, Select } from 'antd'
+import { Button, Checkbox, Select } from '@/ui/forms/still'
 import { useState } from 'react'
 import { anyFlakes } from '@/core/paint/sheenOfMix'
 import { isWhite } from '@/core/colour/paintOptics'

@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Input, Select } from 'antd'
+import { Button, Input, Select, still, TextArea } from '@/ui/forms/still'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
@@ -15,25 +15,36 @@ import type { Technique } from '@/core/technique/technique'
 import type { PlanWithParts } from '@/db/plans/read'
 import { Notice } from '@/ui/frame/Notice'
 import { shortDay } from '@/ui/tables/dates'
+import { useKept } from '@/ui/hooks/useKept'
 import { useSend } from '@/ui/hooks/useSend'
 import { useTechniques } from '@/ui/hooks/useTechniques'
 import { dropPlanAction, savePlanAction } from '../actions'
 import type { DeskFacts } from '../deskFacts'
 import { planJob } from '../planJob'
-import { AmountFields } from './AmountFields'
-import { CoatsPanel } from './CoatsPanel'
-import { CupPanel } from './CupPanel'
-import { DatesPanel } from './DatesPanel'
+import { AmountFields as DrawnAmountFields } from './AmountFields'
+import { CoatsPanel as DrawnCoatsPanel } from './CoatsPanel'
+import { CupPanel as DrawnCupPanel } from './CupPanel'
+import { DatesPanel as DrawnDatesPanel } from './DatesPanel'
 import { atMm, draftOf, newCup, newDraft, newLayer, newSurface, profileText, type Draft, type Opened } from './draft'
-import { MoneyPanel } from './MoneyPanel'
-import { NextPanel } from './NextPanel'
+import { MoneyPanel as DrawnMoneyPanel } from './MoneyPanel'
+import { NextPanel as DrawnNextPanel } from './NextPanel'
 import { planInput, readDraft } from './readDraft'
 import { RimLine } from './RimLine'
-import { SurfaceFields } from './SurfaceFields'
-import { SurfaceStage, type Drawing } from './SurfaceStage'
+import { SurfaceFields as DrawnSurfaceFields } from './SurfaceFields'
+import { SurfaceStage as DrawnSurfaceStage, type Drawing } from './SurfaceStage'
 import { useDates } from './useDates'
 import { deskColours, workOut, type Worked } from './workOut'
 import styles from './desk.module.css'
+
+/** Panels stay as they are while nothing they show has changed: a key changes one of some hundred controls. */
+const AmountFields = still(DrawnAmountFields, 'by object')
+const CoatsPanel = still(DrawnCoatsPanel, 'by object')
+const CupPanel = still(DrawnCupPanel, 'by object')
+const DatesPanel = still(DrawnDatesPanel, 'by object')
+const MoneyPanel = still(DrawnMoneyPanel, 'by object')
+const NextPanel = still(DrawnNextPanel, 'by object')
+const SurfaceFields = still(DrawnSurfaceFields)
+const SurfaceStage = still(DrawnSurfaceStage, 'by object')
 
 /**
  * The plan desk: surfaces to scale with their cups on them, the selected cup in cross-section beside them, what is next
@@ -372,7 +383,7 @@ export function PlanDesk({
             <section className="panel" aria-label="Notes">
               <label className="field">
                 <span>Notes</span>
-                <Input.TextArea
+                <TextArea
                   rows={3}
                   value={draft.notes}
                   maxLength={4000}
@@ -406,10 +417,13 @@ function useWorked(
   colours: ReturnType<typeof deskColours>,
   id: string,
 ) {
-  const read = useMemo(() => {
-    const { design, problem } = readDraft(draft, facts.studio.units)
-    if (!design || !technique) return { problem }
-    const job = readTyped(() =>
+  const { workId, kind } = draft
+  const read = useMemo(() => readDraft(draft, facts.studio.units), [draft, facts])
+  // A title or a note changes nothing of what is worked out.
+  const design = useKept(read.design)
+  const dated = useMemo(() => {
+    if (!design || !technique) return undefined
+    return readTyped(() =>
       planJob({ ...draft, id, design, pourOn: draft.pourOn || null }, technique, {
         works: facts.works,
         room: facts.room,
@@ -418,15 +432,15 @@ function useWorked(
         sizes: facts.cups.map((c) => c.sizeUl),
       }),
     )
-    return job.value ? { design, job: job.value, problem } : { problem: job.sentence }
-  }, [draft, technique, facts, id])
-  const dates = useDates(read.job, facts.jobs, facts.places, facts.room, facts.studio.zone, facts.now)
+  }, [draft, design, technique, facts, id])
+  const dates = useDates(dated?.value, facts.jobs, facts.places, facts.room, facts.studio.zone, facts.now)
   const pourAt = dates?.steps.find((s) => s.key === 'pour')?.start ?? facts.now
+  const possible = design && technique && dated?.value ? design : undefined
   const worked = useMemo(
-    () => (read.design && technique ? workOut(read.design, draft, technique, facts, colours, pourAt) : undefined),
-    [read, draft, technique, facts, colours, pourAt],
+    () => possible && technique && workOut(possible, { workId, kind }, technique, facts, colours, pourAt),
+    [possible, workId, kind, technique, facts, colours, pourAt],
   )
-  return { design: read.design, worked, problem: read.problem, dates }
+  return { design: possible, worked, problem: read.problem ?? dated?.sentence, dates }
 }
 
 /** What the maker said of the paints that meet here, and how sure the colours are. */

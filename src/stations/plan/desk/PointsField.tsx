@@ -1,6 +1,6 @@
 'use client'
 
-import { Input } from 'antd'
+import { Input } from '@/ui/forms/still'
 import { useState } from 'react'
 import { MM_PER_INCH } from '@/core/quantity/units'
 import type { UnitSystem } from '@/core/quantity/parse'

@@ -1,6 +1,7 @@
 'use client'
 
-import { Select } from 'antd'
+import { Select } from '@/ui/forms/still'
+import { useMemo } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { barsAdditive } from '@/core/vessel/additives'
 import { sourceKey, type Of } from '@/core/plan/design'
@@ -27,19 +28,7 @@ export function SourceSelect({
   use: PlanUse
   onChange: (of: Of | null) => void
 }) {
-  const all = [...colours.values()]
-  const options = GROUPS.map(([kind, title]) => ({
-    label: title,
-    options: all
-      .filter((c) => c.of.kind === kind)
-      .map((c) => {
-        const barred = c.bottle?.hasAdditive && barsAdditive(use) !== undefined
-        const holds = c.bottle
-          ? ` · ${formatMl(c.bottle.ul)}${c.bottle.hasAdditive ? ` · holds an additive${barred ? `, so no ${use}` : ''}` : ''}`
-          : ''
-        return { value: sourceKey(c.of), label: `${c.label}${holds}`, disabled: Boolean(barred) }
-      }),
-  })).filter((g) => g.options.length > 0)
+  const options = useMemo(() => optionsOf(colours, use), [colours, use])
   const gone = value && !colours.has(sourceKey(value)) ? [{ value: sourceKey(value), label: 'emptied since' }] : []
   return (
     <Select
@@ -54,4 +43,20 @@ export function SourceSelect({
       options={[...gone, ...options]}
     />
   )
+}
+
+function optionsOf(colours: ReadonlyMap<string, DeskColour>, use: PlanUse) {
+  const all = [...colours.values()]
+  return GROUPS.map(([kind, title]) => ({
+    label: title,
+    options: all
+      .filter((c) => c.of.kind === kind)
+      .map((c) => {
+        const barred = c.bottle?.hasAdditive && barsAdditive(use) !== undefined
+        const holds = c.bottle
+          ? ` · ${formatMl(c.bottle.ul)}${c.bottle.hasAdditive ? ` · holds an additive${barred ? `, so no ${use}` : ''}` : ''}`
+          : ''
+        return { value: sourceKey(c.of), label: `${c.label}${holds}`, disabled: Boolean(barred) }
+      }),
+  })).filter((g) => g.options.length > 0)
 }

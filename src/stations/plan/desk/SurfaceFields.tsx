@@ -1,6 +1,7 @@
 'use client'
 
-import { Button, Checkbox, Input, InputNumber, Select } from 'antd'
+import { InputNumber } from 'antd'
+import { Button, Checkbox, Input, Select, TextArea } from '@/ui/forms/still'
 import { SHAPES, type ShapeKind } from '@/core/surface/shapes'
 import type { Point } from '@/core/surface/polygon'
 import type { UnitSystem } from '@/core/quantity/parse'
@@ -106,7 +107,7 @@ export function SurfaceFields({
         {s.shape === 'profile' ? (
           <label className="field">
             <span>Height and radius, {us ? 'in' : 'cm'}, from the foot up</span>
-            <Input.TextArea rows={4} value={s.profile} onChange={(e) => change({ profile: e.target.value })} />
+            <TextArea rows={4} value={s.profile} onChange={(e) => change({ profile: e.target.value })} />
           </label>
         ) : (
           <label className="field">

@@ -1,9 +1,10 @@
-import { useDeferredValue, useMemo } from 'react'
+import { useMemo } from 'react'
 import { scheduleAll, type Job, type Scheduled } from '@/core/schedule/backwards'
 import type { DryingPlace, Room } from '@/db/room/read'
+import { useKept } from '@/ui/hooks/useKept'
 import { openingHours, placesOf } from '../openingHours'
 
-/** Dates of this plan among all the others; a little behind what is typed, so that typing never waits for them. */
+/** Dates of this plan among all the others, worked out again when what they hang on has changed. */
 export function useDates(
   job: Job | undefined,
   jobs: readonly Job[],
@@ -12,11 +13,10 @@ export function useDates(
   zone: string,
   now: number,
 ): Scheduled | undefined {
-  const text = useDeferredValue(job ? JSON.stringify(job) : '')
+  const mine = useKept(job)
   const isOpen = useMemo(() => openingHours(room, zone), [room, zone])
   return useMemo(() => {
-    if (!text) return undefined
-    const mine = JSON.parse(text) as Job
+    if (!mine) return undefined
     return scheduleAll([...jobs, mine], placesOf(places), now, isOpen).at(-1)
-  }, [text, jobs, places, now, isOpen])
+  }, [mine, jobs, places, now, isOpen])
 }

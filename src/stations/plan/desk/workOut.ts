@@ -121,8 +121,8 @@ export function colourOf(colours: ReadonlyMap<string, DeskColour>, of: Of | null
   )
 }
 
-/** What of a draft dates hang on. */
-type Dated = Pick<Draft, 'workId' | 'kind' | 'pourOn'>
+/** What of a draft money hangs on. */
+type Priced = Pick<Draft, 'workId' | 'kind'>
 
 const amountsOf = (design: Design, facts: DeskFacts) =>
   planAmounts(
@@ -137,7 +137,7 @@ const amountsOf = (design: Design, facts: DeskFacts) =>
  */
 export function workOut(
   design: Design,
-  draft: Dated,
+  draft: Priced,
   technique: Technique,
   facts: DeskFacts,
   all: ReadonlyMap<string, DeskColour>,
