@@ -1,0 +1,372 @@
+import { Invalid } from '../errors'
+import type { Board } from './board'
+
+/** Gravity, mm/s². */
+export const G = 9810
+
+/** How paint behaves at the edge of a face. Start values of Fika; the lip is near the capillary length of paint. */
+export interface EdgeHold {
+  /** A film on a level board holds at the edge until it stands so high, mm. */
+  readonly lipMm: number
+  /** Tilted towards an edge by less than this, degrees, it holds as on a level board. */
+  readonly holdDeg: number
+}
+export const EDGE_HOLD: EdgeHold = { lipMm: 1.8, holdDeg: 1 }
+
+/** Sides of the board over which paint runs off, in the order `Film.off` counts them. */
+export const SIDES = ['left', 'right', 'top', 'bottom'] as const
+
+/** Kinematic viscosities that are rehearsed, mm²/s: from water-thin to what hardly moves. */
+export const NU_RANGE = [20, 20_000] as const
+
+/** A tilt of the board: the sines of its slopes, downhill to the right and towards the maker. */
+export interface Slope {
+  readonly sx: number
+  readonly sy: number
+}
+
+export const slopeOf = (xDeg: number, yDeg: number): Slope => ({
+  sx: Math.sin((xDeg * Math.PI) / 180),
+  sy: Math.sin((yDeg * Math.PI) / 180),
+})
+
+/**
+ * A film of paints on a board, in mm and s: ∂h/∂t + ∇·q = 0 with q = (g/3ν) h³ (sin θ − cos θ ∇h), lubrication theory
+ * (Reynolds 1886; as in Huppert 1982). Finite volumes, mobility from upstream, implicit line by line in rows and columns
+ * by turns: at any step nothing falls below zero and nothing is lost. Each paint is carried by the same flows.
+ */
+export class Film {
+  /** Height of the film, mm. */
+  readonly h: Float64Array
+  /** Of each paint, mm; they sum to `h`. */
+  readonly species: readonly Float64Array[]
+  /** What ran off: over each of `SIDES` of each paint, mm³ = µl, at index side · paints + paint. */
+  readonly off: Float64Array
+  /** Speed of the surface through the faces between cells, mm/s: (nx + 1) · ny and nx · (ny + 1). */
+  readonly speedX: Float32Array
+  readonly speedY: Float32Array
+  /** For each run of rows and columns whether paint has gone over its two ends. */
+  readonly wetRows: Uint8Array
+  readonly wetColumns: Uint8Array
+  private readonly lnNu: Float64Array
+  /** g/3ν of what lies in each cell. */
+  private readonly flow: Float64Array
+  private readonly line: Line
+  private box = { i0: 0, i1: -1, j0: 0, j1: -1 }
+  private rowsFirst = false
+
+  /** @throws Invalid for a viscosity that is not rehearsed */
+  constructor(
+    readonly board: Board,
+    readonly nus: readonly number[],
+    readonly edge: EdgeHold = EDGE_HOLD,
+  ) {
+    for (const nu of nus)
+      if (!(nu >= NU_RANGE[0] && nu <= NU_RANGE[1]))
+        throw new Invalid(
+          `A bottle's viscosity of ${Math.round(nu)} mm²/s cannot be rehearsed: it must lie between ${NU_RANGE[0]} and ${NU_RANGE[1]}. Read its level time again.`,
+        )
+    const n = board.nx * board.ny
+    this.h = new Float64Array(n)
+    this.species = nus.map(() => new Float64Array(n))
+    this.off = new Float64Array(4 * nus.length)
+    this.speedX = new Float32Array((board.nx + 1) * board.ny)
+    this.speedY = new Float32Array(board.nx * (board.ny + 1))
+    this.wetRows = new Uint8Array((2 * board.rows.length) / 3)
+    this.wetColumns = new Uint8Array((2 * board.columns.length) / 3)
+    this.lnNu = Float64Array.from(nus, Math.log)
+    this.flow = new Float64Array(n).fill(G / 3 / (nus[0] ?? 200))
+    this.line = new Line(Math.max(board.nx, board.ny))
+  }
+
+  /** To be called after `species` was written: heights follow, and what is computed is the wet part of the board. */
+  settle(): void {
+    const { nx, ny } = this.board
+    this.h.fill(0)
+    for (const s of this.species) for (let k = 0; k < s.length; k++) this.h[k]! += s[k]!
+    const box = { i0: nx, i1: -1, j0: ny, j1: -1 }
+    for (let j = 0; j < ny; j++)
+      for (let i = 0; i < nx; i++)
+        if (this.h[j * nx + i]! > 0) {
+          box.i0 = Math.min(box.i0, i)
+          box.i1 = Math.max(box.i1, i)
+          box.j0 = Math.min(box.j0, j)
+          box.j1 = Math.max(box.j1, j)
+        }
+    this.box = box
+  }
+
+  /** The wet part of the board: first and last column and row. */
+  get wetBox(): Readonly<{ i0: number; i1: number; j0: number; j1: number }> {
+    return this.box
+  }
+
+  /** Goes on by `dt` seconds on a board tilted so. */
+  step(dt: number, { sx, sy }: Slope): void {
+    if (this.box.i1 < 0) return
+    this.grow()
+    this.viscosities()
+    const cos = Math.sqrt(Math.max(0, 1 - sx * sx - sy * sy))
+    this.rowsFirst = !this.rowsFirst
+    if (this.rowsFirst) this.sweepRows(dt, sx, cos)
+    this.sweepColumns(dt, sy, cos)
+    if (!this.rowsFirst) this.sweepRows(dt, sx, cos)
+  }
+
+  /** In one sweep paint comes one cell further at most: nothing flows out of a dry cell. */
+  private grow(): void {
+    const { nx, ny } = this.board
+    const { i0, i1, j0, j1 } = this.box
+    const wet = (from: number, to: number, by: number) => {
+      for (let k = from; k <= to; k += by) if (this.h[k]! > 0) return true
+      return false
+    }
+    const [left, right] = [wet(j0 * nx + i0, j1 * nx + i0, nx), wet(j0 * nx + i1, j1 * nx + i1, nx)]
+    const [top, bottom] = [wet(j0 * nx + i0, j0 * nx + i1, 1), wet(j1 * nx + i0, j1 * nx + i1, 1)]
+    this.box = {
+      i0: left ? Math.max(0, i0 - 1) : i0,
+      i1: right ? Math.min(nx - 1, i1 + 1) : i1,
+      j0: top ? Math.max(0, j0 - 1) : j0,
+      j1: bottom ? Math.min(ny - 1, j1 + 1) : j1,
+    }
+  }
+
+  /** What mixes has a viscosity between its parts: ln ν by volume (Arrhenius' rule of mixing). */
+  private viscosities(): void {
+    const { lnNu, species, h, flow, board, box } = this
+    if (lnNu.every((l) => Math.abs(l - lnNu[0]!) < 1e-3)) return
+    for (let j = box.j0; j <= box.j1; j++)
+      for (let k = j * board.nx + box.i0; k <= j * board.nx + box.i1; k++) {
+        const height = h[k]!
+        if (height <= 0) continue
+        let sum = 0
+        for (let s = 0; s < lnNu.length; s++) sum += species[s]![k]! * lnNu[s]!
+        flow[k] = (G / 3) * Math.exp(-sum / height)
+      }
+  }
+
+  private sweepRows(dt: number, slope: number, cos: number): void {
+    const { board, box } = this
+    for (let r = 0; r < board.rows.length; r += 3) {
+      const j = board.rows[r]!
+      if (j < box.j0 || j > box.j1) continue
+      this.sweep(r / 3, j * board.nx, 1, board.rows[r + 1]!, board.rows[r + 2]!, box.i0, box.i1, dt, slope, cos, true)
+    }
+  }
+
+  private sweepColumns(dt: number, slope: number, cos: number): void {
+    const { board, box } = this
+    for (let c = 0; c < board.columns.length; c += 3) {
+      const i = board.columns[c]!
+      if (i < box.i0 || i > box.i1) continue
+      const [from, to] = [board.columns[c + 1]!, board.columns[c + 2]!]
+      this.sweep(c / 3, i, board.nx, from, to, box.j0, box.j1, dt, slope, cos, false)
+    }
+  }
+
+  /** One run: heights first, then every paint by the flows that were found. */
+  private sweep(
+    run: number,
+    base: number,
+    stride: number,
+    from: number,
+    to: number,
+    low: number,
+    high: number,
+    dt: number,
+    slope: number,
+    cos: number,
+    isRow: boolean,
+  ): void {
+    const a = Math.max(from, low)
+    const b = Math.min(to, high)
+    if (b < a) return
+    const { h, line, flow, species, off, board } = this
+    const first = a === from ? this.over(h[base + a * stride]!, -slope, cos) : 0
+    const last = b === to ? this.over(h[base + b * stride]!, slope, cos) : 0
+    if (!line.heights(h, flow, base, stride, a, b, dt, board.cellMm, slope, cos, first, last)) return
+    const side = isRow ? 0 : 2
+    const area = board.cellMm * board.cellMm
+    for (let s = 0; s < species.length; s++) {
+      line.carry(h, species[s]!, base, stride, a, b)
+      off[side * species.length + s]! += line.lostFirst * area
+      off[(side + 1) * species.length + s]! += line.lostLast * area
+    }
+    const wet = isRow ? this.wetRows : this.wetColumns
+    if (line.outFirst > 1e-4) wet[2 * run] = 1
+    if (line.outLast > 1e-4) wet[2 * run + 1] = 1
+    this.speeds(base, stride, a, b, dt, isRow)
+  }
+
+  /** What drives paint over an edge: the slope towards it beyond what the edge holds, and what stands above the lip. */
+  private over(height: number, outward: number, cos: number): number {
+    const { lipMm, holdDeg } = this.edge
+    const above = Math.max(0, height - lipMm)
+    const hold = Math.sin((holdDeg * Math.PI) / 180)
+    const slope = outward > 0 && outward <= hold ? 0 : outward
+    return Math.max(0, slope + (2 * cos * above) / this.board.cellMm)
+  }
+
+  /** Speed of the surface, one and a half times that of the film (parabolic profile). */
+  private speeds(base: number, stride: number, a: number, b: number, dt: number, isRow: boolean): void {
+    const { line, h, board } = this
+    const speeds = isRow ? this.speedX : this.speedY
+    const first = isRow ? (base / board.nx) * (board.nx + 1) : base
+    const scale = (1.5 * board.cellMm) / dt
+    const at = (face: number, moved: number, up: number) => {
+      speeds[first + face * stride] = up > 1e-9 ? (scale * moved) / up : 0
+    }
+    at(a, -line.outFirst, h[base + a * stride]!)
+    for (let i = a; i < b; i++) {
+      const moved = line.moved[i - a]!
+      at(i + 1, moved, h[base + (moved >= 0 ? i : i + 1) * stride]!)
+    }
+    at(b + 1, line.outLast, h[base + b * stride]!)
+  }
+}
+
+/** What one run of cells is solved with; made once, so that a step allocates nothing. */
+class Line {
+  /** What went from each cell to the next, mm of a cell. */
+  readonly moved: Float64Array
+  outFirst = 0
+  outLast = 0
+  lostFirst = 0
+  lostLast = 0
+  private readonly here: Float64Array
+  private readonly next: Float64Array
+  private readonly upper: Float64Array
+  private readonly value: Float64Array
+  /** The solved matrix of the paints: its upper part, its pivots and its lower part. */
+  private readonly carriedUpper: Float64Array
+  private readonly pivot: Float64Array
+  private readonly lower: Float64Array
+  private isFresh = false
+
+  constructor(most: number) {
+    const made = () => new Float64Array(most + 1)
+    ;[this.moved, this.here, this.next, this.upper] = [made(), made(), made(), made()]
+    ;[this.value, this.carriedUpper, this.pivot, this.lower] = [made(), made(), made(), made()]
+  }
+
+  /**
+   * Heights after `dt`, by a tridiagonal M-matrix whose columns sum to one. What goes from cell to cell is
+   * here · hᵢ + next · hᵢ₊₁ of the new heights: driven by slope and by the fall of the surface, both as mobile as the
+   * film upstream was. False where the run is dry.
+   */
+  heights(
+    h: Float64Array,
+    flow: Float64Array,
+    base: number,
+    stride: number,
+    a: number,
+    b: number,
+    dt: number,
+    cellMm: number,
+    slope: number,
+    cos: number,
+    overFirst: number,
+    overLast: number,
+  ): boolean {
+    const { here, next, upper, value, moved } = this
+    const rate = dt / cellMm
+    const n = b - a
+    let wet = false
+    let k = base + a * stride
+    for (let i = 0; i <= n; i++, k += stride) {
+      const mine = h[k]!
+      if (mine > 0) wet = true
+      if (i === n) break
+      const other = h[k + stride]!
+      const drive = slope - (cos * (other - mine)) / cellMm
+      if (drive >= 0) {
+        const w = rate * flow[k]! * mine * mine
+        const level = (w * cos * mine) / cellMm
+        here[i] = w * slope + level
+        next[i] = -level
+      } else {
+        const w = rate * flow[k + stride]! * other * other
+        const level = (w * cos * other) / cellMm
+        here[i] = level
+        next[i] = w * slope - level
+      }
+    }
+    if (!wet) {
+      this.outFirst = this.outLast = 0
+      return false
+    }
+    const ka = base + a * stride
+    const kb = base + b * stride
+    const goesFirst = rate * flow[ka]! * h[ka]! * h[ka]! * overFirst
+    const goesLast = rate * flow[kb]! * h[kb]! * h[kb]! * overLast
+    // Forward.
+    let before = 0
+    let beforeValue = 0
+    k = ka
+    for (let i = 0; i <= n; i++, k += stride) {
+      const fromLast = i > 0 ? here[i - 1]! : 0
+      let diagonal = 1 + (i < n ? here[i]! : goesLast) - (i > 0 ? next[i - 1]! : 0)
+      if (i === 0) diagonal += goesFirst
+      const pivot = diagonal + fromLast * before
+      before = i < n ? next[i]! / pivot : 0
+      beforeValue = (h[k]! + fromLast * beforeValue) / pivot
+      upper[i] = before
+      value[i] = beforeValue
+    }
+    // Back.
+    let after = value[n]!
+    h[kb] = after
+    k = kb - stride
+    for (let i = n - 1; i >= 0; i--, k -= stride) {
+      const mine = value[i]! - upper[i]! * after
+      moved[i] = here[i]! * mine + next[i]! * after
+      h[k] = mine
+      after = mine
+    }
+    this.outFirst = goesFirst * h[ka]!
+    this.outLast = goesLast * h[kb]!
+    this.isFresh = true
+    return true
+  }
+
+  /** One paint by the flows of the heights: implicit, from upstream; its shares stay between none and all. */
+  carry(h: Float64Array, paint: Float64Array, base: number, stride: number, a: number, b: number): void {
+    const { value, carriedUpper, pivot, lower } = this
+    const n = b - a
+    if (this.isFresh) this.factor(h, base, stride, a, n)
+    let k = base + a * stride
+    let before = 0
+    for (let i = 0; i <= n; i++, k += stride) {
+      before = pivot[i]! > 0 ? (paint[k]! + lower[i]! * before) / pivot[i]! : 0
+      value[i] = before
+    }
+    let share = value[n]!
+    k = base + b * stride
+    this.lostLast = this.outLast * share
+    paint[k] = h[k]! * share
+    for (let i = n - 1; i >= 0; i--) {
+      k -= stride
+      share = value[i]! + carriedUpper[i]! * share
+      paint[k] = h[k]! * share
+    }
+    this.lostFirst = this.outFirst * share
+  }
+
+  private factor(h: Float64Array, base: number, stride: number, a: number, n: number): void {
+    const { moved, carriedUpper, pivot, lower } = this
+    let k = base + a * stride
+    for (let i = 0; i <= n; i++, k += stride) {
+      const right = i < n ? moved[i]! : 0
+      const left = i > 0 ? moved[i - 1]! : 0
+      let diagonal = h[k]! + (right > 0 ? right : 0) + (left < 0 ? -left : 0)
+      if (i === 0) diagonal += this.outFirst
+      if (i === n) diagonal += this.outLast
+      const comes = left > 0 ? left : 0
+      lower[i] = comes
+      const p = diagonal - comes * (i > 0 ? carriedUpper[i - 1]! : 0)
+      pivot[i] = p > 1e-300 ? p : 0
+      carriedUpper[i] = p > 1e-300 && right < 0 ? -right / p : 0
+    }
+    this.isFresh = false
+  }
+}
