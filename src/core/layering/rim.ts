@@ -106,7 +106,8 @@ function boundsOf(m: Mark): Point[] {
   ]
 }
 
-function boundsBox(mark: Mark): readonly [Point, Point] {
+/** The rectangle a mark lies in: its upper left and lower right corner, mm. */
+export function boundsBox(mark: Mark): readonly [Point, Point] {
   const reach = boundsOf(mark)
   const of = (pick: (...all: number[]) => number, axis: 0 | 1) => pick(...reach.map((p) => p[axis]))
   return [

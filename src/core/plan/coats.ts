@@ -22,3 +22,10 @@ function lyingOn(coat: Coat, s: PlannedSurface): number {
   const onFace = coat.role === 'lead-in' || coat.role === 'swipe'
   return (faceMm2 + (onFace ? 0 : edgesMm2)) * half * coat.share
 }
+
+/** What of a coat lies on the face of one piece, µl: its share and film over the face, without what its edges take. */
+export function lyingUl(coat: Coat, s: PlannedSurface): number {
+  const { faceMm2 } = areas(s.surface)
+  const half = coat.half !== null && s.split ? splitShares(s.surface, s.split)[coat.half] : 1
+  return (faceMm2 / s.surface.count) * half * coat.share * coat.wetMm
+}

@@ -53,3 +53,14 @@ export function stretchesCross(a: Point, b: Point, c: Point, d: Point): boolean 
     Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]))
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0
 }
+
+/** Whether a place lies in a polygon, which may be hollow (even–odd rule). */
+export function isWithin(outline: readonly Point[], x: number, y: number): boolean {
+  let isIn = false
+  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
+    const [ax, ay] = outline[i]!
+    const [bx, by] = outline[j]!
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) isIn = !isIn
+  }
+  return isIn
+}

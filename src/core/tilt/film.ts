@@ -96,6 +96,31 @@ export class Film {
     this.box = box
   }
 
+  /** Everything that changes, to come back to. */
+  snapshot() {
+    return {
+      species: this.species.map((s) => s.slice()),
+      off: this.off.slice(),
+      wetRows: this.wetRows.slice(),
+      wetColumns: this.wetColumns.slice(),
+    }
+  }
+
+  restore({ species, off, wetRows, wetColumns }: ReturnType<Film['snapshot']>): void {
+    this.species.forEach((s, p) => s.set(species[p]!))
+    this.off.set(off)
+    this.wetRows.set(wetRows)
+    this.wetColumns.set(wetColumns)
+    this.settle()
+  }
+
+  /** Share of the edge that paint went over, 0–1. */
+  edgeWet(): number {
+    const all = this.wetRows.length + this.wetColumns.length
+    const wet = (list: Uint8Array) => list.reduce((sum, w) => sum + w, 0)
+    return all ? (wet(this.wetRows) + wet(this.wetColumns)) / all : 0
+  }
+
   /** The wet part of the board: first and last column and row. */
   get wetBox(): Readonly<{ i0: number; i1: number; j0: number; j1: number }> {
     return this.box
@@ -213,17 +238,21 @@ export class Film {
     const speeds = isRow ? this.speedX : this.speedY
     const first = isRow ? (base / board.nx) * (board.nx + 1) : base
     const scale = (1.5 * board.cellMm) / dt
-    const at = (face: number, moved: number, up: number) => {
-      speeds[first + face * stride] = up > 1e-9 ? (scale * moved) / up : 0
-    }
-    at(a, -line.outFirst, h[base + a * stride]!)
+    const { moved } = line
+    const low = h[base + a * stride]!
+    const high = h[base + b * stride]!
+    speeds[first + a * stride] = low > DRY ? (-scale * line.outFirst) / low : 0
+    speeds[first + (b + 1) * stride] = high > DRY ? (scale * line.outLast) / high : 0
     for (let i = a; i < b; i++) {
-      const moved = line.moved[i - a]!
-      at(i + 1, moved, h[base + (moved >= 0 ? i : i + 1) * stride]!)
+      const went = moved[i - a]!
+      const up = h[base + (went >= 0 ? i : i + 1) * stride]!
+      speeds[first + (i + 1) * stride] = up > DRY ? (scale * went) / up : 0
     }
-    at(b + 1, line.outLast, h[base + b * stride]!)
   }
 }
+
+/** What is no film any more, mm. */
+const DRY = 1e-9
 
 /** What one run of cells is solved with; made once, so that a step allocates nothing. */
 class Line {

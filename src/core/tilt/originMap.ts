@@ -1,5 +1,7 @@
 import type { Board } from './board'
 
+const { floor } = Math
+
 /**
  * Where the paint that is now seen came from: of each cell the way back to its place on the starting picture, mm. Carried
  * back along the speed of the surface (semi-Lagrangian, midpoint rule) with Catmull–Rom between cells, so that lines far
@@ -83,13 +85,14 @@ export class OriginMap {
   private look(h: Float64Array, x: number, y: number, k: number): void {
     const { board, dx, dy, weightX: wx, weightY: wy } = this
     const nx = board.nx
-    const i = Math.floor(x)
-    const j = Math.floor(y)
+    const i = floor(x)
+    const j = floor(y)
     const at = j * nx + i
     if (this.whole[at]) {
       catmullRom(x - i, wx)
       catmullRom(y - j, wy)
-      let [sumX, sumY] = [0, 0]
+      let sumX = 0
+      let sumY = 0
       for (let b = 0; b < 4; b++) {
         const row = at + (b - 1) * nx - 1
         const w = wy[b]!
@@ -100,7 +103,9 @@ export class OriginMap {
       this.foundY = sumY
       return
     }
-    let [sum, sumX, sumY] = [0, 0, 0]
+    let sum = 0
+    let sumX = 0
+    let sumY = 0
     for (let b = 0; b < 2; b++)
       for (let a = 0; a < 2; a++) {
         if (i + a >= nx || j + b >= board.ny) continue
@@ -118,9 +123,10 @@ export class OriginMap {
   /** A speed between cells, over those that are wet. */
   private between(field: Float32Array, h: Float64Array, x: number, y: number): number {
     const { nx, ny } = this.board
-    const i = Math.floor(x)
-    const j = Math.floor(y)
-    let [sum, weight] = [0, 0]
+    const i = floor(x)
+    const j = floor(y)
+    let sum = 0
+    let weight = 0
     for (let b = 0; b < 2; b++)
       for (let a = 0; a < 2; a++) {
         if (i + a >= nx || j + b >= ny) continue

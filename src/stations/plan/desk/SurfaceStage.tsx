@@ -3,6 +3,7 @@
 import { useId, useRef, type PointerEvent } from 'react'
 import type { Mark } from '@/core/layering/lands'
 import { RIM_MM } from '@/core/layering/rim'
+import { cupsOn } from '@/core/plan/cupsAlike'
 import type { Coat, Design, PlannedSurface } from '@/core/plan/design'
 import { splitFace } from '@/core/surface/cover'
 import type { Point } from '@/core/surface/polygon'
@@ -106,8 +107,7 @@ export function SurfaceStage({
     const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse())
     return [at.x, at.y]
   }
-  const own = new Set(design.cups.map((c) => c.on))
-  const here = design.cups.filter((c) => c.on === planned.id || (c.on === null && !own.has(planned.id)))
+  const here = cupsOn(design, planned.id)
   const radius = Math.max(l, w) * 0.035
   const draw = pathOf(edge, true)
   const base = (half: 0 | 1) => {

@@ -2,7 +2,8 @@ import { hexToLab } from '@/core/colour/lab'
 import { opticsFromHex } from '@/core/colour/paintOptics'
 import type { PairVerdict } from '@/core/colour/pairVerdicts'
 import { JOINT, judgeJoint, type Joint, type LayerColour } from '@/core/layering/joint'
-import { landsAs, type CupOnSurface, type Mark } from '@/core/layering/lands'
+import { landsAs, type Mark } from '@/core/layering/lands'
+import { cupsAlike, cupsOn } from '@/core/plan/cupsAlike'
 import { RIM_MM, seenInRim, type Seen } from '@/core/layering/rim'
 import { pairWord } from '@/core/plan/makersWord'
 import { planAmounts, needs, type PlanAmounts } from '@/core/plan/amounts'
@@ -219,38 +220,12 @@ export function jointOf(lower: DeskColour, upper: DeskColour, technique: Techniq
 const judged = new Map<string, Joint>()
 
 function onSurface(design: Design, surface: string, amounts: PlanAmounts, colours: readonly DeskColour[]): OnSurface {
-  const own = new Set(design.cups.map((c) => c.on))
-  const here = design.cups.filter((c) => c.on === surface || (c.on === null && !own.has(surface)))
-  const marks = here.flatMap((c) => copiesOf(c, amounts, colours).flatMap((cup) => landsAs(cup)))
+  const here = cupsOn(design, surface)
+  const index = new Map(colours.map((c, i) => [sourceKey(c.of), i]))
+  const marks = here.flatMap((c) => cupsAlike(c, amounts, index).flatMap((cup) => landsAs(cup)))
   const face = outline(design.surfaces.find((s) => s.id === surface)!.surface)
   return { surface, marks, seen: seenInRim(marks, face, RIM_MM[1]) }
 }
-
-/** Cups alike stand round their place, each turned on by its part of a full turn. */
-function copiesOf(c: PlannedCup, amounts: PlanAmounts, colours: readonly DeskColour[]): CupOnSurface[] {
-  const filled = amounts.cups.find((f) => f.id === c.id)!
-  const layers = c.layers.flatMap((l) => {
-    const colour = l.of ? colours.findIndex((x) => sourceKey(x.of) === sourceKey(l.of!)) : -1
-    const ul = filled.layers.find((f) => f.layer === l.id)!.ul / Math.max(1, filled.cups)
-    return colour < 0 ? [] : [{ colour, ul }]
-  })
-  const downOneSide = c.layers.length > 1 && c.layers.every((l) => l.how === 'side')
-  const radius =
-    c.copies > 1 ? Math.sqrt(filled.eachUl / (Math.PI * SPREAD_MM)) / Math.sin(Math.PI / Math.max(2, c.copies)) : 0
-  return Array.from({ length: c.copies }, (_, i) => {
-    const a = (2 * Math.PI * i) / c.copies - Math.PI / 2
-    return {
-      kind: c.kind,
-      at: [c.at[0] + radius * Math.cos(a), c.at[1] + radius * Math.sin(a)] as const,
-      turnDeg: c.turnDeg + (360 * i) / c.copies,
-      path: c.path.map(([x, y]) => [x, y + (i - (c.copies - 1) / 2) * 30] as const),
-      layers,
-      downOneSide,
-    }
-  })
-}
-/** Cups alike stand so far apart as their paint at this depth asks, mm. Start value of Fika. */
-const SPREAD_MM = 8
 
 function statesOf(
   design: Design,
