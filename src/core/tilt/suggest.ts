@@ -92,7 +92,14 @@ function best(tried: readonly Suggestion[]): Suggestion[] {
 
 const LEVEL = () => ({ sx: 0, sy: 0 })
 
-function tryOrder(r: Rehearsal, start: Moment, wanted: Wanted, order: readonly number[], tiltDeg: number): Suggestion {
+function tryOrder(
+  r: Rehearsal,
+  start: Moment,
+  wanted: Wanted,
+  order: readonly number[],
+  tiltDeg: number,
+  rounds: number,
+): Suggestion {
   r.goBackTo(start)
   const { lengthMm: l, widthMm: w } = footprint(r.task.shape)
   const diagonal = Math.hypot(l, w)
