@@ -1,6 +1,5 @@
-import { createElement } from 'react'
-import { renderToStaticMarkup } from 'react-dom/server'
-import sharp from 'sharp'
+import { existsSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
 import { v7 as uuidv7 } from 'uuid'
 import { hexToLab, labToSrgb } from '@/core/colour/lab'
 import { hexOfReflectance } from '@/core/colour/paintedOut'
@@ -21,7 +20,7 @@ import { pool } from '@/db/base/pool'
 import { measureFormula, saveFormula } from '@/db/formulas/formulas'
 import { SHIPPED } from '@/core/technique/techniques'
 import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
-import { footprint, type Surface } from '@/core/surface/shapes'
+import type { Surface } from '@/core/surface/shapes'
 import { findPlan } from '@/db/plans/read'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import { findMaterial, inputOf } from '@/db/materials/read'
@@ -30,12 +29,13 @@ import { moveSurfaces, saveSurface } from '@/db/surfaces/write'
 import { insertMaterial, notePair, updateMaterial } from '@/db/materials/write'
 import { savePlan } from '@/db/plans/write'
 import { pourPlan } from '@/db/pieces/pour'
-import { takePhoto } from '@/stations/wall/photo'
+import { takePhoto } from '@/server/photo'
 import { notePiece } from '@/db/pieces/write'
-import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
 import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
+import { setAsPoured } from './hands'
 import { MEDIUMS, PAINTS, SILICONE } from './paints'
+import { pictureOf } from './pictures'
 import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
@@ -370,7 +370,8 @@ async function pours(
       },
       uuidv7,
     )
-    const plan = planOf(p.title, p.technique, work && works.get(work)!, kind, fuller(design, FULLER[p.title]))
+    const asPoured = setAsPoured(fuller(design, FULLER[p.title]), p.title, uuidv7)
+    const plan = planOf(p.title, p.technique, work && works.get(work)!, kind, asPoured)
     await savePlan(tx, plan)
     if (p.result) await finish(tx, plan.id, p.result, at)
   }
@@ -403,19 +404,11 @@ async function finish(
     faults: [...(result.faults ?? [])],
     fate: result.fate ?? 'drying',
   })
-  const colours = plan.parts.map((p) => ({ hex: p.hex ?? '#dddddd', amount: p.ul }))
-  const { lengthMm, widthMm } = footprint(plan.design.surfaces[0]!.surface)
-  const ratio = lengthMm / widthMm
-  for (const state of result.photos ?? []) {
-    const svg = renderToStaticMarkup(createElement(PouredPicture, { colours, seed: plan.title, ratio, label: '' }))
-    // A stand-in for a photo: wet is brighter, dry is a little darker.
-    const picture = await sharp(Buffer.from(svg.replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" ')), {
-      density: 180,
-    })
-      .flatten({ background: '#ffffff' })
-      .modulate(state === 'wet' ? { brightness: 1.12, saturation: 1.1 } : { brightness: 0.95 })
-      .png()
-      .toBuffer()
+  for (const state of result.rating === null ? (['wet'] as const) : (['wet', 'dry'] as const)) {
+    const file = pictureOf(plan.title, state)
+    // A picture that is not made yet is not hung.
+    if (!existsSync(file)) continue
+    const picture = await readFile(file)
     const { image, width, height } = await takePhoto(picture)
     await tx.q(
       'insert into piece_photo (studio_id, id, piece_id, state, width, height, image, taken_at) values ($1, $2, $3, $4, $5, $6, $7, $8)',

@@ -79,7 +79,6 @@ export interface DemoPour {
     readonly fate?: 'drying' | 'keep' | 'sold' | 'gift' | 'rework' | 'scrap'
     readonly notes: string
     readonly next?: string
-    readonly photos?: readonly ('wet' | 'dry')[]
   }
 }
 
@@ -93,21 +92,21 @@ const ferries = [
 
 // prettier-ignore
 export const POURS: readonly DemoPour[] = [
-  { title: 'Night Ferries 1', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 90, rating: 4, fate: 'keep', notes: 'Rings stayed open. Gold came up only on the second day.', photos: ['wet', 'dry'] } },
-  { title: 'Night Ferries 2', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 89, rating: 5, fate: 'keep', notes: 'The best so far: one clean cut by skewer, then left alone.', next: 'Cut a minute earlier.', photos: ['wet', 'dry'] } },
+  { title: 'Night Ferries 1', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 90, rating: 4, fate: 'keep', notes: 'Rings stayed open. Gold came up only on the second day.' } },
+  { title: 'Night Ferries 2', technique: 'ring', surface: panel, cup: ferries, apart: [['base coat', 'White base coat', 15]], price: 320, result: { daysAgo: 89, rating: 5, fate: 'keep', notes: 'The best so far: one clean cut by skewer, then left alone.', next: 'Cut a minute earlier.' } },
   { title: 'Night Ferries 3', technique: 'ring', surface: panel, cup: ferries, price: 320, result: { daysAgo: 82, rating: 2, faults: ['stripes'], fate: 'rework', notes: 'Too thick by then, stripes only. Should have added drops.' } },
   { title: 'Night Ferries 4', technique: 'straight', surface: panel, cup: [['Ferry navy', 2], ['Night teal', 2], ['Soot black', 1], ['Lamp gold', 0.5]], price: 320, result: { daysAgo: 70, rating: 3, faults: ['dull'], fate: 'keep', notes: 'Dark, a little dull in raked light. Varnish may lift it.' } },
-  { title: 'Night Ferries 5', technique: 'ring', surface: panel, cup: ferries, apart: [['reserve', 'Ferry navy', 5]], price: 320, result: { daysAgo: 64, rating: 4, fate: 'keep', notes: 'Edges dressed with navy.', photos: ['dry'] } },
+  { title: 'Night Ferries 5', technique: 'ring', surface: panel, cup: ferries, apart: [['reserve', 'Ferry navy', 5]], price: 320, result: { daysAgo: 64, rating: 4, fate: 'keep', notes: 'Edges dressed with navy.' } },
   { title: 'Night Ferries 6', technique: 'flip-cup', surface: panel, cup: ferries, price: 320, result: { daysAgo: 50, rating: 1, faults: ['mud', 'pinholes'], fate: 'scrap', notes: 'Shaken hard and poured at once: pinholes everywhere, and the middle went to mud.' } },
-  { title: 'Harbour sketch', technique: 'blow-out', surface: { cm: [30, 40], edge: 2 }, cup: [['Turquoise lock', 2], ['Indigo hour', 2], ['Marigold', 1]], apart: [['slip coat', 'White base coat', 60]], price: 540, result: { daysAgo: 40, rating: 4, fate: 'sold', notes: 'Blown from one side. The marigold edge holds the whole thing.', photos: ['wet', 'dry'] } },
+  { title: 'Harbour sketch', technique: 'blow-out', surface: { cm: [30, 40], edge: 2 }, cup: [['Turquoise lock', 2], ['Indigo hour', 2], ['Marigold', 1]], apart: [['slip coat', 'White base coat', 60]], price: 540, result: { daysAgo: 40, rating: 4, fate: 'sold', notes: 'Blown from one side. The marigold edge holds the whole thing.' } },
   { title: 'Swipe test A', technique: 'swipe', surface: { cm: [15, 15], edge: 1 }, cup: [['Turquoise lock', 1], ['Poppy', 1], ['Swipe white', 1]], price: 150, result: { daysAgo: 38, rating: 3, fate: 'keep', notes: 'Same palette as B, rested overnight.' } },
   { title: 'Swipe test B', technique: 'swipe', surface: { cm: [15, 15], edge: 1 }, cup: [['Turquoise lock', 1], ['Poppy', 1], ['Swipe white', 1]], price: 150, result: { daysAgo: 38, rating: 2, faults: ['no-cells'], fate: 'scrap', notes: 'Two hours of rest only, and no cells. White was thicker than in A.' } },
-  { title: 'Lantern study', technique: 'blow-out', surface: { round: 25, edge: 1.5 }, cup: [['Pearl base', 3], ['Drake top', 1], ['Magpie top', 1]], apart: [['slip coat', 'White base coat', 30]], price: 480, result: { daysAgo: 30, rating: 5, fate: 'gift', notes: 'Pearls rose within the hour.', photos: ['wet', 'dry'] } },
+  { title: 'Lantern study', technique: 'blow-out', surface: { round: 25, edge: 1.5 }, cup: [['Pearl base', 3], ['Drake top', 1], ['Magpie top', 1]], apart: [['slip coat', 'White base coat', 30]], price: 480, result: { daysAgo: 30, rating: 5, fate: 'gift', notes: 'Pearls rose within the hour.' } },
   { title: 'Sluice wall', technique: 'open-cup', surface: { cm: [40, 50], edge: 3.8 }, cup: [['Brick', 2], ['Ochre path', 2], ['Sluice white', 1]], apart: [['base coat', 'White base coat', 60]], price: 1150, result: { daysAgo: 16, rating: 3, faults: ['crazing'], fate: 'rework', notes: 'Pooled in the middle over night, skin cracked on the third day.' } },
-  { title: 'Copper moon', technique: 'swipe', surface: { round: 30, edge: 2 }, cup: [['Soot black', 3], ['Copper swipe', 1]], apart: [['reserve', 'Soot black', 10]], price: 620, result: { daysAgo: 1.2, rating: null, notes: 'Still tacky at the rim.', photos: ['wet'] } },
+  { title: 'Copper moon', technique: 'swipe', surface: { round: 30, edge: 2 }, cup: [['Soot black', 3], ['Copper swipe', 1]], apart: [['reserve', 'Soot black', 10]], price: 620, result: { daysAgo: 1.2, rating: null, notes: 'Still tacky at the rim.' } },
   { title: 'Night Ferries 7 – 9', technique: 'ring', surface: { ...panel, count: 3 }, cup: ferries, apart: [['base coat', 'White base coat', 45]], price: 960 },
-  { title: 'Bakery sketch, rings', technique: 'ring', surface: { cm: [20, 30], edge: 1 }, cup: [['Bakery cream', 2], ['Bakery crust', 1]], price: 380, result: { daysAgo: 10, rating: 3, fate: 'keep', notes: 'Too quiet for the wall; the bakery wants the teal in.', photos: ['wet', 'dry'] } },
-  { title: 'Bakery sketch, petals', technique: 'open-cup', surface: { cm: [20, 30], edge: 1 }, cup: [['Bakery cream', 2], ['Bakery teal', 2], ['Bakery crust', 1]], apart: [['base coat', 'White base coat', 20]], price: 380, result: { daysAgo: 8, rating: 5, fate: 'keep', notes: 'Petals opened well. This is the one.', next: 'More cups, set towards one side, and the crust last.', photos: ['wet', 'dry'] } },
+  { title: 'Bakery sketch, rings', technique: 'ring', surface: { cm: [20, 30], edge: 1 }, cup: [['Bakery cream', 2], ['Bakery crust', 1]], price: 380, result: { daysAgo: 10, rating: 3, fate: 'keep', notes: 'Too quiet for the wall; the bakery wants the teal in.' } },
+  { title: 'Bakery sketch, petals', technique: 'open-cup', surface: { cm: [20, 30], edge: 1 }, cup: [['Bakery cream', 2], ['Bakery teal', 2], ['Bakery crust', 1]], apart: [['base coat', 'White base coat', 20]], price: 380, result: { daysAgo: 8, rating: 5, fate: 'keep', notes: 'Petals opened well. This is the one.', next: 'More cups, set towards one side, and the crust last.' } },
   { title: 'Bakery commission', technique: 'open-cup', surface: { cm: [90, 60], edge: 3.8 }, cup: [['Bakery cream', 2], ['Bakery teal', 2], ['Bakery crust', 1]], apart: [['base coat', 'White base coat', 130], ['reserve', 'Bakery cream', 40]], price: 3400 },
 ]
 

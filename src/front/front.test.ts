@@ -178,6 +178,8 @@ describe('a body', () => {
     ['/rack', 256_000],
     ['/paints/import/run', 10_000_000],
     ['/wall/7', 20_000_000],
+    ['/plan/7/rehearse', 5_000_000],
+    ['/plan/7', 256_000],
   ]
   it.each(limits)('to %s is taken up to %d bytes, whole or in pieces, and refused beyond', async (path, most) => {
     await front()

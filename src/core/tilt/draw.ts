@@ -147,7 +147,8 @@ export class Drawing {
           if (
             colour !== picture.colour[at + 1] ||
             colour !== picture.colour[at + picture.nx] ||
-            colour !== picture.colour[at + picture.nx + 1]
+            colour !== picture.colour[at + picture.nx + 1] ||
+            picture.part[at]! > 0
           ) {
             this.border(ci, cj, sx - ci, sy - cj)
             first = this.first === BARE ? bare : this.first * 3
@@ -185,38 +186,50 @@ export class Drawing {
   private border(i: number, j: number, u: number, v: number): void {
     const { picture } = this.rehearsal
     const { weights } = this
-    const { nx, ny, colour } = picture
+    const { nx, ny, colour, beside, part } = picture
     for (let b = -1; b < 3; b++) {
       const qj = j + b < 0 ? 0 : j + b >= ny ? ny - 1 : j + b
       const wy = hill(b - v)
       for (let a = -1; a < 3; a++) {
         const qi = i + a < 0 ? 0 : i + a >= nx ? nx - 1 : i + a
-        weights[colour[qj * nx + qi]!]! += wy * hill(a - u)
+        const q = qj * nx + qi
+        const w = wy * hill(a - u)
+        const over = (w * part[q]!) / 255
+        weights[colour[q]!]! += w - over
+        if (over > 0) weights[beside[q]!]! += over
       }
     }
-    let [first, second, most, next] = [0, 0, -1, -1]
+    this.first = this.second = BARE
+    this.most = this.next = 0
     for (let b = -1; b < 3; b++)
       for (let a = -1; a < 3; a++) {
         const qj = j + b < 0 ? 0 : j + b >= ny ? ny - 1 : j + b
         const qi = i + a < 0 ? 0 : i + a >= nx ? nx - 1 : i + a
-        const c = colour[qj * nx + qi]!
-        const w = weights[c]!
-        if (w <= 0) continue
-        if (w > most) {
-          second = first
-          next = most
-          first = c
-          most = w
-        } else if (w > next) {
-          second = c
-          next = w
-        }
-        weights[c] = 0
+        this.weigh(colour[qj * nx + qi]!)
+        this.weigh(beside[qj * nx + qi]!)
       }
-    this.first = first
-    this.second = next > 0 ? second : first
-    const share = next > 0 ? next / (most + next) : 0
+    const share = this.next > 0 ? this.next / (this.most + this.next) : 0
+    if (this.next <= 0) this.second = this.first
     this.part = Math.max(0, 0.5 - (0.5 - share) * 3)
+  }
+
+  private most = 0
+  private next = 0
+
+  /** Takes a colour's weight out, once, and keeps the heaviest two. */
+  private weigh(c: number): void {
+    const w = this.weights[c]!
+    if (w <= 0) return
+    this.weights[c] = 0
+    if (w > this.most) {
+      this.second = this.first
+      this.next = this.most
+      this.first = c
+      this.most = w
+    } else if (w > this.next) {
+      this.second = c
+      this.next = w
+    }
   }
 
   /** Light from the upper left over the slopes of the film: how bright each cell is, and what it mirrors. */

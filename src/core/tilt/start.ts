@@ -36,12 +36,17 @@ export interface StartTask {
 /** No colour: the bare board. */
 export const BARE = 255
 
-/** The board as it is seen before it is tilted, finer than its cells: which colour lies on top of each pixel. */
+/**
+ * The board as it is seen before it is tilted, finer than its cells: which colour lies on top of each pixel, and where an
+ * edge goes through it, the colour beside it and how much of the pixel that takes, in 255ths.
+ */
 export interface StartingPicture {
   readonly nx: number
   readonly ny: number
   readonly pixelMm: number
   readonly colour: Uint8Array
+  readonly beside: Uint8Array
+  readonly part: Uint8Array
 }
 
 export interface Start {
@@ -77,7 +82,8 @@ export function startOf(task: StartTask, cellMm: number, edge?: EdgeHold): Start
   const { lengthMm, widthMm } = footprint(shape)
   const pixelMm = Math.max(FINEST_MM, cellMm / PER_CELL, Math.sqrt((lengthMm * widthMm) / PIXELS))
   const [nx, ny] = [Math.ceil(lengthMm / pixelMm), Math.ceil(widthMm / pixelMm)]
-  const picture: StartingPicture = { nx, ny, pixelMm, colour: new Uint8Array(nx * ny).fill(BARE) }
+  const bare = () => new Uint8Array(nx * ny).fill(BARE)
+  const picture: StartingPicture = { nx, ny, pixelMm, colour: bare(), beside: bare(), part: new Uint8Array(nx * ny) }
   const lay = new Laying(film, picture, within(shape), [lengthMm, widthMm])
   for (const coat of task.coats) lay.coat(coat)
   for (const cup of task.cups) lay.cup(cup)
@@ -88,6 +94,8 @@ export function startOf(task: StartTask, cellMm: number, edge?: EdgeHold): Start
 /** Puts paint on the board pixel by pixel: into its cells, and on top of the picture. */
 class Laying {
   readonly pouredUl: Float64Array
+  /** What lay on each pixel before the last colour came on it. */
+  private readonly under: Uint8Array
 
   constructor(
     private readonly film: Film,
@@ -96,6 +104,7 @@ class Laying {
     private readonly size: readonly [number, number],
   ) {
     this.pouredUl = new Float64Array(film.nus.length)
+    this.under = picture.colour.slice()
   }
 
   coat({ colour, ul, region, path }: LaidCoat): void {
@@ -165,6 +174,42 @@ class Laying {
         this.drop(i, j, colour, wanted.get(colour)! / counts[colour]!)
       }
     for (const [colour, ul] of wanted) this.pouredUl[colour]! += ul
+    for (let j = j0; j < j1; j++)
+      for (let i = i0; i < i1; i++) {
+        const at = (j - j0) * across + i - i0
+        const isEdge =
+          (i > i0 && seen[at - 1] !== seen[at]) ||
+          (i < i1 - 1 && seen[at + 1] !== seen[at]) ||
+          (j > j0 && seen[at - across] !== seen[at]) ||
+          (j < j1 - 1 && seen[at + across] !== seen[at])
+        if (isEdge && i >= 0 && j >= 0 && i < picture.nx && j < picture.ny) this.soften(i, j, seen[at]!, colourAt)
+      }
+  }
+
+  /** An edge that goes through a pixel: how much of it each of its two colours takes, by sixteen places in it. */
+  private soften(i: number, j: number, mine: number, colourAt: (p: Point) => number): void {
+    const { picture, size } = this
+    const d = picture.pixelMm
+    let other = mine
+    let takes = 0
+    for (let n = 0; n < 16; n++) {
+      const x = (i + ((n & 3) + 0.5) / 4) * d - size[0] / 2
+      const y = (j + ((n >> 2) + 0.5) / 4) * d - size[1] / 2
+      const colour = colourAt([x, y])
+      if (colour !== mine) {
+        other = colour
+        takes++
+      }
+    }
+    const k = j * picture.nx + i
+    if (mine === BARE) {
+      // What is laid now lies over a part of what was there.
+      picture.beside[k] = other
+      picture.part[k] = other === BARE ? 0 : Math.round((255 * takes) / 16)
+      return
+    }
+    picture.beside[k] = other === BARE ? this.under[k]! : other
+    picture.part[k] = Math.round((255 * takes) / 16)
   }
 
   private drop(i: number, j: number, colour: number, ul: number): void {
@@ -179,7 +224,12 @@ class Laying {
       return
     }
     film.species[colour]![cj * board.nx + ci]! += ul / board.cellMm ** 2
-    if (i >= 0 && j >= 0 && i < picture.nx && j < picture.ny) picture.colour[j * picture.nx + i] = colour
+    if (i >= 0 && j >= 0 && i < picture.nx && j < picture.ny) {
+      const k = j * picture.nx + i
+      this.under[k] = picture.colour[k]!
+      picture.colour[k] = colour
+      picture.part[k] = 0
+    }
   }
 }
 

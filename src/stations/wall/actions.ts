@@ -6,7 +6,7 @@ import { photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from '@/db
 import { addPhoto, notePiece, removePhoto } from '@/db/pieces/write'
 import { change } from '@/server/change'
 import { performPrepared } from '@/server/perform'
-import { takePhoto } from './photo'
+import { takePhoto } from '@/server/photo'
 
 /** Notes title, drying, rating, faults and fate. */
 export const notePieceAction = async (input: unknown) => change(pieceSchema, input, notePiece)

@@ -54,9 +54,14 @@ export function TrayBar({ studioId }: { studioId: string }) {
         </>
       ) : null}
       {bottles ? (
-        <Link className="go second" href={`/plan/new?bottles=${bottles}`}>
-          To a plan
-        </Link>
+        <>
+          <Link className="go second" href={`/plan/new?bottles=${bottles}`}>
+            To a plan
+          </Link>
+          <Link className="go second" href={`/plan/rehearse?bottles=${bottles}`}>
+            Rehearse
+          </Link>
+        </>
       ) : null}
       <button type="button" className="plain" onClick={clearTray}>
         Clear

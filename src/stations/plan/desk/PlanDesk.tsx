@@ -162,6 +162,9 @@ export function PlanDesk({
         ) : null}
         {plan ? (
           <>
+            <Link className="go second" href={`/plan/${plan.id}/rehearse`}>
+              Rehearse
+            </Link>
             <Link className="go second" href={`/plan/${plan.id}/put-out`}>
               Put out
             </Link>

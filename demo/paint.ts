@@ -1,0 +1,50 @@
+// Makes the pictures of the demo's pieces: each is poured and tilted as its plan and hand say, and drawn wet and dry.
+// Called by node bin/demo-pictures.mjs, with the demo studio in its database.
+import { mkdirSync } from 'node:fs'
+import { dirname } from 'node:path'
+import sharp from 'sharp'
+import { planAmounts } from '@/core/plan/amounts'
+import { sourceKey } from '@/core/plan/design'
+import { cellFor } from '@/core/tilt/board'
+import { Drawing } from '@/core/tilt/draw'
+import { slopesOf } from '@/core/tilt/hand'
+import { rehearsalOf } from '@/core/tilt/ofPlan'
+import { Rehearsal } from '@/core/tilt/rehearsal'
+import { SHIPPED } from '@/core/technique/techniques'
+import { START_SECONDS_PER_NU } from '@/core/consistency/flowCup'
+import { endPool } from '@/db/base/pool'
+import { withStudio } from '@/db/base/withStudio'
+import { demoDoor } from '@/db/people/demoDoor'
+import { listPlans } from '@/db/plans/read'
+import type { Sheen } from '@/core/paint/properties'
+import { handOf } from './hands'
+import { pictureOf } from './pictures'
+
+const WIDTH = 720
+const plans = await withStudio((await demoDoor('a computer'))!, listPlans)
+for (const [n, plan] of plans.filter((p) => p.pouredAt).entries()) {
+  const [from, to] = SHIPPED.of(plan.technique).levelTimeS
+  const nu = Math.sqrt(from * to) / START_SECONDS_PER_NU
+  const parts = new Map(plan.parts.map((p) => [sourceKey(p.of), p]))
+  const { task } = rehearsalOf(plan.design, planAmounts(plan.design), plan.design.surfaces[0]!.id, (of) => {
+    const part = parts.get(sourceKey(of))!
+    return { hex: part.hex ?? '#dddddd', sheen: part.sheen as Sheen, nu }
+  })
+  const rehearsal = new Rehearsal(task, cellFor(task.shape, 1, 25_000), { seed: n + 1 })
+  const hand = handOf(plan.title)
+  rehearsal.advance((hand.at(-1)?.t ?? 0) + 1, slopesOf(hand))
+  for (const state of ['wet', 'dry'] as const) {
+    const drawing = new Drawing(rehearsal, WIDTH, state)
+    const rgba = new Uint8ClampedArray(drawing.width * drawing.height * 4)
+    drawing.draw(rgba)
+    const file = pictureOf(plan.title, state)
+    mkdirSync(dirname(file), { recursive: true })
+    await sharp(rgba, { raw: { width: drawing.width, height: drawing.height, channels: 4 } })
+      .flatten({ background: '#ffffff' })
+      .webp({ quality: 80 })
+      .toFile(file)
+  }
+  const { meanMm, covered } = rehearsal.readings()
+  console.log(`${plan.title}: ${meanMm.toFixed(2)} mm left, ${Math.round(covered * 100)} % covered`)
+}
+await endPool()

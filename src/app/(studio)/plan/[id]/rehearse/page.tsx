@@ -1,0 +1,24 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { findPlan } from '@/db/plans/read'
+import { isId } from '@/db/base/withStudio'
+import { rehearsalsOf } from '@/db/rehearsals/read'
+import { inStudio } from '@/session/current'
+import { deskFacts } from '@/stations/plan/queries'
+import { secondsPerNuHere } from '@/stations/plan/rehearse/queries'
+import { RehearseDesk } from '@/stations/plan/rehearse/RehearseDesk'
+import { orNotFound } from '@/ui/frame/orNotFound'
+
+export const metadata: Metadata = { title: 'Rehearse' }
+
+export default async function RehearsePage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const { plan, ...rest } = await inStudio(async (tx) => ({
+    plan: await findPlan(tx, id),
+    facts: await deskFacts(tx, id),
+    kept: await rehearsalsOf(tx, id),
+    secondsPerNu: await secondsPerNuHere(tx),
+  })).catch(orNotFound)
+  return <RehearseDesk key={plan.id} plan={plan} {...rest} />
+}

@@ -1,0 +1,59 @@
+import { array, mixed, number, object, string, type InferType } from 'yup'
+import { SOURCES } from '@/core/plan/design'
+import { LEAN } from '@/core/tilt/hand'
+import { idSchema } from '@/db/base/idSchema'
+
+/** Largest picture taken in, and how many rehearsals a plan keeps. Start values of Fika. */
+export const REHEARSAL = { bytes: 4_000_000, ofPlan: 12 } as const
+
+const share = () => number().min(0).max(1).required()
+const amount = () => number().min(0).max(1e12).required()
+const degrees = () => number().min(-LEAN.mostDeg).max(LEAN.mostDeg).required()
+
+/** The hand and what was read, as one text inside the form. */
+export const toldSchema = object({
+  path: array(object({ t: number().min(0).max(LEAN.mostS).required(), x: degrees(), y: degrees() }).noUnknown())
+    .min(1)
+    .max(LEAN.mostPoints, 'This rehearsal is too long to be kept. Go again, and keep it sooner.')
+    .required(),
+  told: object({
+    seconds: amount(),
+    meanMm: amount(),
+    leftUl: amount(),
+    offUl: amount(),
+    covered: share(),
+    edgeWet: share(),
+    colours: array(
+      object({
+        of: object({ kind: string().oneOf(SOURCES).required(), id: idSchema }).noUnknown(),
+        hex: string()
+          .matches(/^#[0-9a-f]{6}$/)
+          .required(),
+        label: string().max(200).required(),
+        kept: share(),
+        seen: share(),
+      }).noUnknown(),
+    )
+      .max(250)
+      .required(),
+    keepers: array(share()).max(50).required(),
+  }).noUnknown(),
+})
+export type ToldInput = InferType<typeof toldSchema>
+
+/** A rehearsal as it is sent: a form with the picture in it. */
+export const rehearsalSchema = object({
+  id: idSchema,
+  planId: idSchema,
+  surfaceId: idSchema,
+  body: string().max(400_000, 'This rehearsal is too long to be kept. Go again, and keep it sooner.').required(),
+  picture: mixed<File>((v): v is File => v instanceof File && v.size > 0)
+    .typeError('The picture did not come along. Try again.')
+    .required('The picture did not come along. Try again.')
+    .test(
+      'size',
+      'The picture is too large to be kept. Rehearse on a smaller screen.',
+      (f) => f.size <= REHEARSAL.bytes,
+    ),
+})
+export const removeRehearsalSchema = object({ id: idSchema })

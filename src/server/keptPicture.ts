@@ -1,0 +1,17 @@
+import { notFound } from 'next/navigation'
+import { isId, type Tx } from '@/db/base/withStudio'
+import { inStudio } from '@/session/current'
+
+/** Serves a picture of this studio, as it was encoded when it was taken in: it never changes under its id. */
+export async function keptPicture(
+  params: Promise<{ id: string }>,
+  find: (tx: Tx, id: string) => Promise<Buffer | undefined>,
+): Promise<Response> {
+  const { id } = await params
+  if (!isId(id)) notFound()
+  const image = await inStudio((tx) => find(tx, id))
+  if (!image) notFound()
+  return new Response(new Uint8Array(image), {
+    headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=31536000, immutable' },
+  })
+}
