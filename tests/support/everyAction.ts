@@ -20,6 +20,8 @@ import * as stock from '@/stations/paints/stock/actions'
 import * as surfaces from '@/stations/paints/surfaces/actions'
 import { planInput } from './plans'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
+import { keepRehearsalAction, removeRehearsalAction } from '@/stations/plan/rehearse/actions'
+import { sentRehearsal } from './tilt'
 import * as room from '@/stations/plan/room/actions'
 import { bringInAction } from '@/stations/plan/starter/actions'
 import { removeTechniqueAction, saveTechniqueAction } from '@/stations/plan/techniques/actions'
@@ -83,7 +85,8 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
   const work = { id: workId, revision: null, kind: 'gift', title: 'For a friend', dueOn: '2027-01-05' }
   value(await saveWorkAction(work))
   value(await savePlanAction(plan(poured)))
-  value(await savePlanAction({ ...plan(open), workId }))
+  const openPlan = plan(open)
+  value(await savePlanAction({ ...openPlan, workId }))
   const cup = { id: id(), name: '7 oz cup', sizeUl: 207_000 }
   value(await room.saveCupAction(cup))
   const place = { id: id(), name: 'Table', lengthMm: 600, widthMm: 900, spots: 2 }
@@ -150,6 +153,14 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     .toBuffer()
   const photo = { id: id(), pieceId: piece.pieceId, state: 'wet', photo: new File([new Uint8Array(picture)], 'a.png') }
   value(await wall.addPhotoAction(sentForm(photo)))
+  const rehearsal = {
+    id: id(),
+    planId: open,
+    surfaceId: openPlan.design.surfaces[0]!.id,
+    body: JSON.stringify(sentRehearsal(bottle)),
+    picture: new File([new Uint8Array(picture)], 'b.png'),
+  }
+  value(await keepRehearsalAction(sentForm(rehearsal)))
   const rows = await admin.query<{ what: string; id: string }>(
     `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
      union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
@@ -184,6 +195,7 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     eye,
     weight,
     photo,
+    rehearsal,
     dropper,
     found,
     /** A further session of the owner, by its id. */
@@ -266,6 +278,8 @@ export const calls = (t: Things): readonly Call[] => {
     ['pourAction', 'NotFound', () => pourAction(t.pour(t.open))],
     ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
     ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(sentForm({ ...t.photo, id: id() }))],
+    ['keepRehearsalAction', 'NotFound', () => keepRehearsalAction(sentForm({ ...t.rehearsal, id: id() }))],
+    ['removeRehearsalAction', 'nothing', () => removeRehearsalAction({ id: t.rehearsal.id })],
     ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
     ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
     ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { FikaError } from '@/core/errors'
+import { checkPath } from '@/core/tilt/hand'
 import { hidingWords } from '@/core/colour/hidingWords'
 import { mixToHex } from '@/core/colour/mixColour'
 import { opticsFromHex } from '@/core/colour/paintOptics'
@@ -326,6 +327,11 @@ const EDGE = {
     [0, 300, 650, 700].map((atMs) => ({ atMs, grams: 64, stable: true })),
     0.1,
   ),
+  // A hand that tilts the board.
+  checkPath: call(checkPath, [
+    { t: 0, x: 0, y: 0 },
+    { t: 4, x: 12, y: -3 },
+  ]),
   // Colour, where amounts and shares are typed.
   mixToHex: call((a: number, b: number) => [hexToSrgb(mixToHex([blue, white], [a, b])!)[0]], 1, 3),
   predict: call((a: number, b: number) => predict(desk, [a, b]).lab, 1, 3),
@@ -405,7 +411,7 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead
   besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing
   gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
-  asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials`
+  cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
   formatRatio formatSize depthText`
@@ -413,7 +419,8 @@ const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatS
 const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen mixOptics mixReflectance withoutSpecular labToLch labToSrgb xyzToLab
   alike matchSteps asSeen mendSteps rank meanColour metamerismIndex pairMix opticsOf packOptics unpackOptics hexOfReflectance paintedOut
   spectrumOf toCalibrate checkPairs valueLadder patchHex reflectanceToXyz srgbToHex dryOf wetOf farthestApart isStrong forecast
-  sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder`
+  sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder
+  cellFor leanAt slopesOf thinned suggest enough`
 
 /** What the rest of Fika takes from the core by name and calls, read off its imports. */
 function takenFromCore(): Set<string> {

@@ -1,6 +1,8 @@
 import { Invalid } from '../errors'
 import type { Board } from './board'
 
+const { exp } = Math
+
 /** Gravity, mm/s². */
 export const G = 9810
 
@@ -166,7 +168,7 @@ export class Film {
         if (height <= 0) continue
         let sum = 0
         for (let s = 0; s < lnNu.length; s++) sum += species[s]![k]! * lnNu[s]!
-        flow[k] = (G / 3) * Math.exp(-sum / height)
+        flow[k] = (G / 3) * exp(-sum / height)
       }
   }
 

@@ -14,7 +14,10 @@ import { factsFromTexts, needsOf, type RackFacts } from '@/core/vessel/needs'
 import { dayAndTime } from '@/ui/tables/dates'
 import type { BottleFull } from '@/db/bottles/read'
 import type { PlanWithParts } from '@/db/plans/read'
+import type { KeptRehearsal } from '@/db/rehearsals/read'
 import { Chip } from '@/ui/pictures/Drawdown'
+import { RehearsalPicture } from '@/ui/pictures/RehearsalPicture'
+import { ToldLine } from '@/ui/tables/ToldLine'
 import { Notice } from '@/ui/frame/Notice'
 import { readVolume } from '@/ui/forms/QuantityInput'
 import { useDropSizes } from '@/ui/hooks/useDropSizes'
@@ -31,12 +34,14 @@ const BEFORE = [
 export function PourSheet({
   plan,
   bottles,
+  rehearsals,
   units,
   now,
   zone,
 }: {
   plan: PlanWithParts
   bottles: (BottleFull & Pick<RackFacts, 'roomUl'>)[]
+  rehearsals: readonly KeptRehearsal[]
   units: UnitSystem
   now: string
   zone: string
@@ -81,6 +86,9 @@ export function PourSheet({
         </h1>
         <Link className="go second" href={`/plan/${plan.id}`}>
           Change the plan
+        </Link>
+        <Link className="go second" href={`/plan/${plan.id}/rehearse`}>
+          Rehearse
         </Link>
       </div>
       <div className="wide-left">
@@ -193,6 +201,18 @@ export function PourSheet({
           </button>
         </section>
         <div className="grid">
+          {rehearsals[0] ? (
+            <section className="panel" aria-label="As rehearsed">
+              <h2>As rehearsed</h2>
+              <RehearsalPicture rehearsal={rehearsals[0]} className="fit" />
+              <p className="close">
+                <ToldLine told={rehearsals[0].told} />{' '}
+                {rehearsals.length > 1 ? (
+                  <Link href={`/plan/${plan.id}/rehearse`}>All {rehearsals.length} that were kept</Link>
+                ) : null}
+              </p>
+            </section>
+          ) : null}
           <section className="panel">
             <h2>Before</h2>
             {BEFORE.map((b) => (

@@ -22,6 +22,8 @@ import { useSend } from '@/ui/hooks/useSend'
 import { addPhotoAction, notePieceAction, removePhotoAction } from './actions'
 import { PiecePicture } from './PiecePicture'
 import type { Piece } from '@/db/pieces/read'
+import type { KeptRehearsal } from '@/db/rehearsals/read'
+import { ToldLine } from '@/ui/tables/ToldLine'
 import { RunOff } from './RunOff'
 import styles from './wall.module.css'
 
@@ -40,16 +42,22 @@ export function PieceSheet({
   portions,
   studio,
   jars,
+  rehearsed,
 }: {
   piece: Piece
   portions: LotPortion[]
   studio: StudioFacts
   jars: readonly { id: string; label: string }[]
+  /** What was rehearsed of its plan last. */
+  rehearsed: KeptRehearsal | undefined
 }) {
   const techniques = useTechniques()
   const { send, pending, refusal } = useSend<null>()
   const paint = costOf(portions).minor
   const size = surfaceWords(piece.surface)
+  const sum = (list: readonly { ul: number }[]) => list.reduce((ul, p) => ul + p.ul, 0)
+  // What bottles gave and the piece no longer holds went into jars.
+  const intoJars = Math.max(0, sum(piece.colours) - sum(portions))
   const save = (f: Fields) =>
     send(
       () => notePieceAction({ ...f, rating: f.rating || null, id: piece.id, revision: piece.revision }),
@@ -94,7 +102,18 @@ export function PieceSheet({
               {piece.surface.count > 1 ? `, ${piece.surface.count} pieces` : ''}
             </dd>
             <dt>Poured</dt>
-            <dd data-testid="poured">{formatVolume(portions.reduce((s, p) => s + p.ul, 0))}</dd>
+            <dd data-testid="poured">{formatVolume(sum(portions))}</dd>
+            {rehearsed ? (
+              <>
+                <dt>Rehearsed</dt>
+                <dd data-testid="rehearsed">
+                  <ToldLine told={rehearsed.told} />{' '}
+                  {intoJars > 0
+                    ? `Into jars went ${formatVolume(intoJars)}${piece.surface.count > 1 ? ` of ${piece.surface.count} pieces` : ''}.`
+                    : 'Nothing was weighed into a jar yet.'}
+                </dd>
+              </>
+            ) : null}
             <dt>Cost</dt>
             <dd data-testid="piece-cost">
               <b>{formatMoney(paint + piece.surfaceCostMinor, studio.currency)}</b> (

@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import type { PlannedSurface } from '@/core/plan/design'
 import type { KeptRehearsal } from '@/db/rehearsals/read'
 import { dayAndTime } from '@/ui/tables/dates'
+import { RehearsalPicture } from '@/ui/pictures/RehearsalPicture'
 import { ToldLine } from '@/ui/tables/ToldLine'
 import styles from './rehearse.module.css'
 
@@ -29,8 +30,7 @@ export function KeptList({
       <ul className={styles.kept}>
         {kept.map((r) => (
           <li key={r.id}>
-            {/* eslint-disable-next-line @next/next/no-img-element -- encoded when it was taken in */}
-            <img src={`/plan/rehearsal/${r.id}`} alt="The board at its end" width={r.width} height={r.height} />
+            <RehearsalPicture rehearsal={r} />
             <p>
               {surfaces.length > 1 ? <b>{surfaces.find((s) => s.id === r.surfaceId)?.name || 'A surface'} · </b> : null}
               <ToldLine told={r.told} /> <span className="muted">{dayAndTime(Date.parse(r.madeAt), zone)}</span>

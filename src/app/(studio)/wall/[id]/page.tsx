@@ -4,6 +4,7 @@ import { listJars, portionsOf } from '@/db/bottles/read'
 import { studioFacts } from '@/db/people/studio'
 import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
+import { rehearsalsOf } from '@/db/rehearsals/read'
 import { PieceSheet } from '@/stations/wall/PieceSheet'
 import { findPiece } from '@/db/pieces/read'
 import { orNotFound } from '@/ui/frame/orNotFound'
@@ -20,6 +21,7 @@ export default async function PiecePage({ params }: { params: Promise<{ id: stri
       portions: await portionsOf(tx, [piece.vesselId]),
       studio: await studioFacts(tx),
       jars: await listJars(tx),
+      rehearsed: piece.planId ? (await rehearsalsOf(tx, piece.planId))[0] : undefined,
     }
   }).catch(orNotFound)
   return <PieceSheet {...props} />
