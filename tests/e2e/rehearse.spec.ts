@@ -96,9 +96,8 @@ test('says in a sentence what cannot be rehearsed, and when the rehearsal breaks
   const vase = page.getByRole('main').getByRole('button', { name: /vase/i }).first()
   await vase.click()
   await expect(page.getByText('A vase or bowl cannot be rehearsed')).toBeVisible()
-  // A worker whose code does not come is a worker that dies.
+  // A worker that dies.
   await page.goto('/pour')
-  await page.route(/worker|turbopack-worker/i, (route) => route.abort())
   await page.addInitScript(() => {
     const Real = Worker
     const held: Worker[] = []
@@ -115,12 +114,14 @@ test('says in a sentence what cannot be rehearsed, and when the rehearsal breaks
     .first()
     .click()
   await page.getByRole('link', { name: 'Rehearse' }).click()
+  await expect(page.getByTestId('kept')).toHaveCount(4)
   await page.reload()
+  await expect(page.getByTestId('kept')).toHaveCount(4)
   await page.evaluate(() => {
     for (const w of (window as unknown as { held: Worker[] }).held) w.dispatchEvent(new ErrorEvent('error'))
   })
   await expect(page.getByText('The rehearsal broke off. The plan is as it was: begin again.')).toBeVisible()
-  await page.unroute(/worker|turbopack-worker/i)
+  await expect(page.getByTestId('kept')).toHaveCount(0)
   await page.getByRole('button', { name: 'Begin again' }).click()
   await expect(page.getByTestId('kept')).toHaveCount(4)
 })
