@@ -10,6 +10,7 @@ import { newsFigures } from './news'
 import { photoFigures } from './photo'
 import { planFigures } from './plan'
 import { rackFigures } from './rack'
+import { tiltFigures } from './tilt'
 
 const url = process.env.FIKA_URL
 if (!url) throw new Error('FIKA_URL names no running Fika')
@@ -36,6 +37,7 @@ const groups: Record<string, () => Promise<Figure[]>> = {
   match: () => matchFigures(url),
   news: () => newsFigures(url),
   plan: () => planFigures(url),
+  tilt: () => tiltFigures(url),
 }
 const wanted = process.argv.slice(2).filter((a) => a in groups)
 for (const [name, run] of Object.entries(groups)) if (wanted.length === 0 || wanted.includes(name)) print(await run())
