@@ -39,16 +39,6 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.locator('[data-testid="candidate"]').first().waitFor()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  palette: async () => {
-    await open('/paints?tag=night+ferries')
-    for (const name of ['Canal Teal', 'Ferry Navy', 'Sluice White', 'Old Gold'])
-      await page.getByRole('button', { name: `Tray: ${name}` }).click()
-    for (const name of ['Marigold', 'Plum Shed']) {
-      await open(`/paints?q=${encodeURIComponent(name)}`)
-      await page.getByRole('button', { name: `Tray: ${name}` }).click()
-    }
-    await open('/formulas/palette')
-  },
   bench: async () => {
     await into('/rack', /Night teal/)
     await page.getByRole('link', { name: 'Mix more of it' }).click()
@@ -111,6 +101,18 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('link', { name: 'Put out' }).click()
     await page.waitForURL('**/put-out')
     await page.waitForTimeout(600)
+  },
+  rehearse: async () => {
+    await into('/plan', /Bakery commission/)
+    await page.getByRole('link', { name: 'Rehearse' }).click()
+    await page.getByRole('button', { name: 'Mark a keeper' }).click()
+    const board = page.getByTestId('board')
+    const box = (await board.boundingBox())!
+    await board.click({ position: { x: box.width * 0.52, y: box.height * 0.3 } })
+    await page.getByRole('button', { name: 'Run this hand' }).click()
+    await page.getByText(/ 1[2-9]\.\d s · leans/).waitFor({ timeout: 90_000 })
+    await page.getByRole('button', { name: 'Pause' }).click()
+    await page.evaluate(() => window.scrollTo(0, 0))
   },
   pour: () => into('/pour', /Bakery commission/),
   wall: () => open('/wall'),

@@ -58,6 +58,17 @@ export function setAsPoured(design: Design, title: string, newId: () => string):
 
 const way = ({ downOneSide }: Hand) => (downOneSide ? ('side' as const) : ('middle' as const))
 
-/** The hand of a piece as a path. */
+/** The hand of a piece, or of a plan that was rehearsed, as a path. */
 export const handOf = (title: string): Lean[] =>
-  heldPath((HANDS[title]?.holds ?? []).map(([x, y, seconds]) => ({ x, y, seconds })))
+  heldPath((HANDS[title]?.holds ?? REHEARSED[title] ?? []).map(([x, y, seconds]) => ({ x, y, seconds })))
+
+/** Plans still to be poured that were rehearsed, with the hand. */
+export const REHEARSED: Readonly<Record<string, Hand['holds']>> = {
+  'Bakery commission': [
+    [0, 0, 3],
+    [-9, -6, 5],
+    [10, -6, 6],
+    [8, 9, 6],
+    [-10, 8, 6],
+  ],
+}

@@ -1,6 +1,6 @@
 // Makes the pictures of the demo's pieces: each is poured and tilted as its plan and hand say, and drawn wet and dry.
 // Called by node bin/demo-pictures.mjs, with the demo studio in its database.
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import sharp from 'sharp'
 import { planAmounts } from '@/core/plan/amounts'
@@ -9,6 +9,7 @@ import { cellFor } from '@/core/tilt/board'
 import { Drawing } from '@/core/tilt/draw'
 import { slopesOf } from '@/core/tilt/hand'
 import { rehearsalOf } from '@/core/tilt/ofPlan'
+import { toldOf } from '@/core/tilt/kept'
 import { Rehearsal } from '@/core/tilt/rehearsal'
 import { SHIPPED } from '@/core/technique/techniques'
 import { START_SECONDS_PER_NU } from '@/core/consistency/flowCup'
@@ -17,16 +18,16 @@ import { withStudio } from '@/db/base/withStudio'
 import { demoDoor } from '@/db/people/demoDoor'
 import { listPlans } from '@/db/plans/read'
 import type { Sheen } from '@/core/paint/properties'
-import { handOf } from './hands'
-import { pictureOf } from './pictures'
+import { handOf, REHEARSED } from './hands'
+import { pictureOf, toldOfPlan } from './pictures'
 
 const WIDTH = 720
 const plans = await withStudio((await demoDoor('a computer'))!, listPlans)
-for (const [n, plan] of plans.filter((p) => p.pouredAt).entries()) {
+for (const [n, plan] of plans.filter((p) => p.pouredAt || REHEARSED[p.title]).entries()) {
   const [from, to] = SHIPPED.of(plan.technique).levelTimeS
   const nu = Math.sqrt(from * to) / START_SECONDS_PER_NU
   const parts = new Map(plan.parts.map((p) => [sourceKey(p.of), p]))
-  const { task } = rehearsalOf(plan.design, planAmounts(plan.design), plan.design.surfaces[0]!.id, (of) => {
+  const { task, of } = rehearsalOf(plan.design, planAmounts(plan.design), plan.design.surfaces[0]!.id, (of) => {
     const part = parts.get(sourceKey(of))!
     return { hex: part.hex ?? '#dddddd', sheen: part.sheen as Sheen, nu }
   })
@@ -44,7 +45,12 @@ for (const [n, plan] of plans.filter((p) => p.pouredAt).entries()) {
       .webp({ quality: 80 })
       .toFile(file)
   }
-  const { meanMm, covered } = rehearsal.readings()
+  const readings = rehearsal.readings()
+  if (!plan.pouredAt) {
+    const named = of.map((o) => ({ of: o, hex: parts.get(sourceKey(o))!.hex!, label: parts.get(sourceKey(o))!.label }))
+    writeFileSync(toldOfPlan(plan.title), `${JSON.stringify(toldOf(readings, named), null, 2)}\n`)
+  }
+  const { meanMm, covered } = readings
   console.log(`${plan.title}: ${meanMm.toFixed(2)} mm left, ${Math.round(covered * 100)} % covered`)
 }
 await endPool()

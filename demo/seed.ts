@@ -31,11 +31,13 @@ import { savePlan } from '@/db/plans/write'
 import { pourPlan } from '@/db/pieces/pour'
 import { takePhoto } from '@/server/photo'
 import { notePiece } from '@/db/pieces/write'
+import { keepRehearsal } from '@/db/rehearsals/write'
+import type { Told } from '@/core/tilt/kept'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
 import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
-import { setAsPoured } from './hands'
+import { handOf, setAsPoured } from './hands'
 import { MEDIUMS, PAINTS, SILICONE } from './paints'
-import { pictureOf } from './pictures'
+import { pictureOf, toldOfPlan } from './pictures'
 import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
@@ -374,7 +376,26 @@ async function pours(
     const plan = planOf(p.title, p.technique, work && works.get(work)!, kind, asPoured)
     await savePlan(tx, plan)
     if (p.result) await finish(tx, plan.id, p.result, at)
+    else await rehearse(tx, plan.id)
   }
+}
+
+/** Hangs up what was rehearsed of a plan, where it is made. */
+async function rehearse(tx: Tx, planId: string): Promise<void> {
+  const plan = await findPlan(tx, planId)
+  if (!existsSync(toldOfPlan(plan.title))) return
+  const told = JSON.parse(await readFile(toldOfPlan(plan.title), 'utf8')) as Told
+  await keepRehearsal(tx, {
+    id: uuidv7(),
+    planId,
+    surfaceId: plan.design.surfaces[0]!.id,
+    path: handOf(plan.title),
+    told: {
+      ...told,
+      colours: told.colours.map((c) => ({ ...c, of: plan.parts.find((p) => p.label === c.label)?.of ?? c.of })),
+    },
+    ...(await takePhoto(await readFile(pictureOf(plan.title, 'wet')))),
+  })
 }
 
 function surface({ surface: s }: DemoPour): Surface {
