@@ -108,9 +108,9 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Mark a keeper' }).click()
     const board = page.getByTestId('board')
     const box = (await board.boundingBox())!
-    await board.click({ position: { x: box.width * 0.52, y: box.height * 0.3 } })
+    await board.click({ position: { x: box.width * 0.62, y: box.height * 0.68 } })
     await page.getByRole('button', { name: 'Run this hand' }).click()
-    await page.getByText(/ 1[2-9]\.\d s · leans/).waitFor({ timeout: 90_000 })
+    await page.getByText(/^1[5-9]\.\d s · leans/).waitFor({ timeout: 90_000 })
     await page.getByRole('button', { name: 'Pause' }).click()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
