@@ -4,6 +4,7 @@ import { cellFor } from '@/core/tilt/board'
 import { Drawing } from '@/core/tilt/draw'
 import { enough, type Enough } from '@/core/tilt/enough'
 import { leanAt, slopesOf, thinned, type Lean } from '@/core/tilt/hand'
+import { beforeTilting } from '@/core/tilt/keeper'
 import { Rehearsal, type Moment, type Readings } from '@/core/tilt/rehearsal'
 import type { StartTask } from '@/core/tilt/start'
 import { suggest, type Suggestion, type Wanted } from '@/core/tilt/suggest'
@@ -199,7 +200,10 @@ const worker = {
     return thinned([...hand, ...end])
   },
   /** The picture as it would be kept, drawn anew from fine cells by the recorded hand. */
-  finely(width: number, onDone: (share: number) => void): Promise<Answered<{ picture: Blob; readings: Readings }>> {
+  finely(
+    width: number,
+    onDone: (share: number) => void,
+  ): Promise<Answered<{ picture: Blob; readings: Readings } | undefined>> {
     return told(async () => {
       const { task, seed, rehearsal } = open!
       running = false
@@ -214,6 +218,7 @@ const worker = {
         onDone(fine.t / Math.max(1e-6, until))
         await breathe()
       }
+      if (stopped) return undefined
       const drawing = new Drawing(fine, width)
       const pixels = new ImageData(drawing.width, drawing.height)
       drawing.draw(pixels.data)
@@ -223,11 +228,13 @@ const worker = {
       return { picture: await canvas.convertToBlob({ type: 'image/png' }), readings: fine.readings() }
     })
   },
-  suggest(wanted: Wanted, onTried: (done: number, all: number) => void): Promise<Answered<Suggestion[]>> {
+  /** Corners in the best orders, for the film that is wanted and the keepers that were marked. */
+  suggest(filmMm: Wanted['filmMm'], onTried: (done: number, all: number) => void): Promise<Answered<Suggestion[]>> {
     return told(() => {
       running = false
       stopped = false
-      return suggest(open!.task, wanted, async (done, all) => {
+      const { task, rehearsal } = open!
+      return suggest(task, { filmMm, keepers: rehearsal.keepers.map(beforeTilting) }, async (done, all) => {
         onTried(done, all)
         await breathe()
         return !stopped

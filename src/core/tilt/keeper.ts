@@ -1,13 +1,11 @@
-import { isWithin, type Point } from '../surface/polygon'
+import { isWithin, polygonArea, type Point } from '../surface/polygon'
 import { xOf, yOf } from './board'
 import type { OriginMap } from './originMap'
 
-/** A place that was marked as worth keeping: its outline on the starting picture, and how large it was when marked. */
+/** A place that was marked as worth keeping: its outline on the starting picture, and how much of it was seen then, mm². */
 export interface Keeper {
   readonly outline: readonly Point[]
-  readonly mm2: number
-  /** How many of the marked cells came from within it, when it was marked. */
-  readonly cells: number
+  readonly seenMm2: number
 }
 
 /** What became of a keeper. */
@@ -41,8 +39,14 @@ export function keeperAt(map: OriginMap, at: Point, radiusMm: number): Keeper {
     const a = (2 * Math.PI * n) / ROUND
     return originAt(map, [at[0] + radiusMm * Math.cos(a), at[1] + radiusMm * Math.sin(a)])
   })
-  const keeper = { outline, mm2: Math.PI * radiusMm ** 2, cells: 0 }
-  return { ...keeper, cells: Math.max(1, cellsOf(keeper, map, () => true).n) }
+  const cell = map.board.cellMm ** 2
+  return { outline, seenMm2: Math.max(1, cellsOf({ outline }, map, () => true).n) * cell }
+}
+
+/** Where a keeper lay before the board was tilted: its middle and how large it was there, mm. */
+export function beforeTilting({ outline }: Keeper): { readonly at: Point; readonly radiusMm: number } {
+  const mean = (axis: 0 | 1) => outline.reduce((sum, p) => sum + p[axis], 0) / outline.length
+  return { at: [mean(0), mean(1)], radiusMm: Math.sqrt(polygonArea(outline) / Math.PI) }
 }
 
 /** Where a keeper is now, how much of it is seen, and how far it was drawn out. */
@@ -54,7 +58,11 @@ export function followed(keeper: Keeper, map: OriginMap, h: Float64Array): Follo
   const [vx, vy, vxy] = [xx / n - mx * mx + own, yy / n - my * my + own, xy / n - mx * my]
   const half = (vx + vy) / 2
   const spread = Math.hypot((vx - vy) / 2, vxy)
-  return { at: [mx, my], share: n / keeper.cells, stretch: Math.sqrt((half + spread) / Math.max(1e-9, half - spread)) }
+  return {
+    at: [mx, my],
+    share: (n * map.board.cellMm ** 2) / keeper.seenMm2,
+    stretch: Math.sqrt((half + spread) / Math.max(1e-9, half - spread)),
+  }
 }
 
 /** The cells that came from within a keeper, with the sums of their places. */

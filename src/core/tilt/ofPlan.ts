@@ -5,7 +5,6 @@ import type { PlanAmounts } from '../plan/amounts'
 import { sourceKey, type Design, type Of } from '../plan/design'
 import type { CoatRole } from '../plan/uses'
 import { splitFace } from '../surface/cover'
-import { NU_RANGE } from './film'
 import type { LaidCoat, RehearsedColour, StartTask } from './start'
 
 /** Coats that lie on the board when the cups come. What is swiped, dressed or laid on later is done by hand, after. */
@@ -44,10 +43,7 @@ export function rehearsalOf(
     task: {
       shape: planned.surface,
       edgeMm: planned.surface.edgeMm,
-      colours: [...of.values()].map((o) => {
-        const colour = colourOf(o)
-        return { ...colour, nu: Math.min(NU_RANGE[1], Math.max(NU_RANGE[0], colour.nu)) }
-      }),
+      colours: [...of.values()].map(colourOf),
       coats: lying.map((c): LaidCoat => ({
         colour: index.get(sourceKey(c.of!))!,
         ul: c.ul === null ? lyingUl(c, planned) : c.ul / pieces(design, c.on),

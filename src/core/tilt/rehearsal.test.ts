@@ -1,5 +1,6 @@
 import { cupOf, startTask } from '../../../tests/support/tilt'
 import { slopeOf } from './film'
+import { beforeTilting } from './keeper'
 import { Rehearsal } from './rehearsal'
 
 const LEVEL = () => slopeOf(0, 0)
@@ -80,5 +81,17 @@ describe('a keeper', () => {
     expect(moved!.share).toBeGreaterThan(0.9)
     r.advance(30, () => slopeOf(30, 0))
     expect(r.readings().keepers[0]!.share).toBeLessThan(0.3)
+  })
+  it('is found again on finer cells, and told where it lay before', () => {
+    const [coarse, fine] = [new Rehearsal(startTask(), 8), new Rehearsal(startTask(), 4)]
+    for (const r of [coarse, fine]) r.advance(3, () => slopeOf(8, 0))
+    const keeper = coarse.keep([10, 0], 24)
+    fine.keepers.push(keeper)
+    expect(fine.readings().keepers[0]!.share).toBeCloseTo(1, 1)
+    const { at, radiusMm } = beforeTilting(keeper)
+    expect(at[0]).toBeLessThan(8)
+    expect(Math.abs(at[1])).toBeLessThan(1)
+    expect(radiusMm).toBeGreaterThan(5)
+    expect(radiusMm).toBeLessThan(26)
   })
 })

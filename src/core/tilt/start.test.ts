@@ -1,4 +1,5 @@
 import { cupOf, startTask } from '../../../tests/support/tilt'
+import { CUP_KINDS, TRAVELS } from '../technique/technique'
 import { BARE, startOf } from './start'
 
 const sum = (list: ArrayLike<number>) => Array.from(list).reduce((a, b) => a + b, 0)
@@ -85,6 +86,31 @@ describe('a board before it is tilted', () => {
     const { film } = startOf(startTask({ coats: [{ colour: 0, ul: 4_000, region: half, path: [] }], cups: [] }), 4)
     expect(film.h[25 * 50 + 10]).toBeCloseTo(0.2, 6)
     expect(film.h[25 * 50 + 40]).toBe(0)
+  })
+  it.each(CUP_KINDS)('can begin with a cup that is %s, and loses nothing of it', (kind) => {
+    const path = TRAVELS.has(kind)
+      ? ([
+          [-60, -20],
+          [50, 30],
+        ] as const)
+      : []
+    const { film } = startOf(
+      startTask({
+        coats: [],
+        cups: [
+          cupOf(
+            [
+              [1, 8],
+              [2, 4],
+            ],
+            { kind, path, turnDeg: 30 },
+          ),
+        ],
+      }),
+      4,
+    )
+    expect(sum(film.species[1]!) * 16).toBeCloseTo(8_000, 3)
+    expect(sum(film.species[2]!) * 16).toBeCloseTo(4_000, 3)
   })
   it('says what is missing', () => {
     expect(() => startOf(startTask({ coats: [], cups: [] }), 4)).toThrow(/no paint on this board yet/)

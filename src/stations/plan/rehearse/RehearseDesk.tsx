@@ -74,7 +74,6 @@ export function RehearseDesk({
   const canvas = useRef<HTMLCanvasElement>(null)
   const { ask, shown, sentence, died, again } = useRehearsal(start.value?.task, () => canvas.current, LIVE_PX)
   const [marking, setMarking] = useState(false)
-  const [keeperPlaces, setKeeperPlaces] = useState<{ at: readonly [number, number]; radiusMm: number }[]>([])
   const [busy, setBusy] = useState<string>()
   const [found, setFound] = useState<readonly Suggestion[]>()
   const [sure, setSure] = useState<Enough>()
@@ -92,7 +91,6 @@ export function RehearseDesk({
   const seconds = shown?.readings.seconds ?? 0
   const counted = (what: string) => proxy((done: number, all: number) => setBusy(`${what}: ${done} of ${all} tried`))
   const begin = (other: boolean) => {
-    setKeeperPlaces([])
     setFound(undefined)
     setSure(undefined)
     again(other)
@@ -166,7 +164,6 @@ export function RehearseDesk({
               aria-pressed={s.id === surfaceId}
               onClick={() => {
                 setSurfaceId(s.id)
-                setKeeperPlaces([])
                 setFound(undefined)
                 setSure(undefined)
               }}
@@ -201,7 +198,6 @@ export function RehearseDesk({
             onMark={(at) => {
               const radiusMm = KEEPER * longer
               setMarking(false)
-              if (seconds < 2) setKeeperPlaces((k) => [...k, { at, radiusMm }])
               void ask((w) => w.keep(at[0], at[1], radiusMm))
             }}
           />
@@ -242,12 +238,7 @@ export function RehearseDesk({
               <Button
                 disabled={!shown || busy !== undefined}
                 onClick={() =>
-                  void long(
-                    'Suggesting',
-                    () =>
-                      ask((w) => w.suggest({ keepers: keeperPlaces, filmMm: WANTED_FILM_MM }, counted('Suggesting'))),
-                    setFound,
-                  )
+                  void long('Suggesting', () => ask((w) => w.suggest(WANTED_FILM_MM, counted('Suggesting'))), setFound)
                 }
               >
                 Suggest corners
