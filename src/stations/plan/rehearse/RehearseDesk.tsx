@@ -96,7 +96,11 @@ export function RehearseDesk({
     again(other)
   }
   /** What takes long: it says how far it is, can be called off, and a worker that dies changes nothing. */
-  const long = async <T,>(what: string, work: () => Promise<Answered<T> | undefined>, done: (value: T) => void) => {
+  const long = async <T,>(
+    what: string,
+    work: () => Promise<Answered<T> | undefined>,
+    done: (value: NonNullable<T>) => void,
+  ) => {
     setTrouble(undefined)
     setBusy(what)
     const answer = await work()
