@@ -39,8 +39,22 @@ interface Open {
   readonly task: StartTask
   readonly seed: number
   readonly rehearsal: Rehearsal
+  /** While it runs, and sharp as the screen where it stands still. */
+  readonly moving: Canvas
+  readonly still: Canvas
+}
+
+interface Canvas {
   readonly drawing: Drawing
   readonly pixels: ImageData
+}
+
+/** So much wider is the picture that stands still. */
+const SHARPER = 2
+
+function canvasOf(rehearsal: Rehearsal, width: number): Canvas {
+  const drawing = new Drawing(rehearsal, width)
+  return { drawing, pixels: new ImageData(drawing.width, drawing.height) }
 }
 
 let open: Open | undefined
@@ -52,6 +66,8 @@ let replayed: readonly Lean[] | undefined
 let moments: { moment: Moment; points: number }[] = []
 let pace = 1
 let stopped = false
+/** Counts the loops, so that there is one. */
+let turn = 0
 let show: ((picture: ImageBitmap | null, shown: Shown | null) => void) | undefined
 
 const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0))
@@ -67,8 +83,13 @@ async function told<T>(work: () => T | Promise<T>): Promise<Answered<T>> {
 
 function made(task: StartTask, seed: number, width: number): Open {
   const rehearsal = new Rehearsal(task, cellFor(task.shape, LIVE.cellMm, LIVE.cells), { seed })
-  const drawing = new Drawing(rehearsal, width)
-  return { task, seed, rehearsal, drawing, pixels: new ImageData(drawing.width, drawing.height) }
+  return {
+    task,
+    seed,
+    rehearsal,
+    moving: canvasOf(rehearsal, width),
+    still: canvasOf(rehearsal, SHARPER * width),
+  }
 }
 
 async function put(pixels: ImageData): Promise<void> {
@@ -78,8 +99,9 @@ async function put(pixels: ImageData): Promise<void> {
 
 async function picture(): Promise<void> {
   if (!open || !show) return
-  open.drawing.draw(open.pixels.data)
-  await put(open.pixels)
+  const { drawing, pixels } = running ? open.moving : open.still
+  drawing.draw(pixels.data)
+  await put(pixels)
 }
 
 function tell(): void {
@@ -99,7 +121,8 @@ async function loop(): Promise<void> {
   let last = performance.now()
   let drawn = 0
   let read = 0
-  while (running && open) {
+  const mine = ++turn
+  while (running && open && mine === turn) {
     const now = performance.now()
     const due = Math.min(0.1, (now - last) / 1000)
     last = now
@@ -108,24 +131,33 @@ async function loop(): Promise<void> {
     while (rehearsal.t < until - 1e-6 && performance.now() - now < TURN_MS) {
       if (replayed) lean = leanAt(replayed, rehearsal.t)
       const point = { t: rehearsal.t, ...lean }
-      hand.push(point)
+      note(point)
       rehearsal.advance(Math.min(0.05, until - rehearsal.t), slopesOf([point]))
     }
     const went = performance.now() - now
     pace += 0.1 * ((due > 0 ? 1 - Math.max(0, until - rehearsal.t) / due : 1) - pace)
     keepMoment()
     if (replayed && rehearsal.t > (replayed.at(-1)?.t ?? 0) + 0.5) running = false
-    if (now - drawn >= PICTURE_MS || !running) {
+    if (now - drawn >= PICTURE_MS) {
       drawn = now
       await picture()
     }
-    if (now - read >= READ_MS || !running) {
+    if (now - read >= READ_MS) {
       read = now
       tell()
     }
     await (went < 5 ? new Promise<void>((resolve) => setTimeout(resolve, 8)) : breathe())
   }
+  if (mine !== turn) return
+  await picture()
   tell()
+}
+
+/** What the hand does: a lean that is held is two points, however long. */
+function note(point: Lean): void {
+  const same = (p: Lean | undefined) => p?.x === point.x && p.y === point.y
+  if (same(hand.at(-1)) && same(hand.at(-2))) hand[hand.length - 1] = point
+  else hand.push(point)
 }
 
 const worker = {
@@ -135,7 +167,7 @@ const worker = {
     seed: number,
     width: number,
     onShown: (picture: ImageBitmap | null, shown: Shown | null) => void,
-  ): Promise<Answered<{ width: number; height: number }>> {
+  ): Promise<Answered<void>> {
     return told(async () => {
       running = false
       open = made(task, seed, width)
@@ -147,7 +179,6 @@ const worker = {
       keepMoment()
       await picture()
       tell()
-      return { width: open.drawing.width, height: open.drawing.height }
     })
   },
   /** The board leans so from now on, degrees. */
@@ -169,6 +200,8 @@ const worker = {
     const { moment, points } = moments.at(-1)!
     open.rehearsal.goBackTo(moment)
     hand.length = points
+    const end = hand.at(-1)
+    if (end && end.t > moment.t) hand[points - 1] = { ...end, t: moment.t }
     lean = { x: 0, y: 0 }
     replayed = undefined
     await picture()

@@ -93,6 +93,7 @@ export function RehearseDesk({
   const begin = (other: boolean) => {
     setFound(undefined)
     setSure(undefined)
+    setBusy(undefined)
     again(other)
   }
   /** What takes long: it says how far it is, can be called off, and a worker that dies changes nothing. */
