@@ -9,7 +9,7 @@ import styles from './rehearse.module.css'
 const REACH_DEG = 25
 const KEY_DEG = 2
 
-const within = (x: number) => Math.max(-REACH_DEG, Math.min(REACH_DEG, x))
+export const within = (x: number) => Math.max(-REACH_DEG, Math.min(REACH_DEG, x))
 
 /** The board, seen from above as it leans: dragged, or tilted by arrow keys. What is marked on it is followed. */
 export function Board({
@@ -20,6 +20,7 @@ export function Board({
   keepers,
   marking,
   onLean,
+  onNudge,
   onRun,
   onMark,
 }: {
@@ -31,6 +32,8 @@ export function Board({
   /** Whether the next touch marks a keeper. */
   marking: boolean
   onLean: (x: number, y: number) => void
+  /** Leans on by so much from where it was leaned to last. */
+  onNudge: (x: number, y: number) => void
   onRun: () => void
   onMark: (at: Point) => void
 }) {
@@ -54,7 +57,7 @@ export function Board({
       ArrowDown: [0, by],
     }
     const move = moves[e.key]
-    if (move) onLean(within(lean.x + move[0]), within(lean.y + move[1]))
+    if (move) onNudge(...move)
     else if (e.key === '0') onLean(0, 0)
     else if (e.key === ' ') onRun()
     else return

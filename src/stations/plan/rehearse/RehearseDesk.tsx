@@ -20,7 +20,7 @@ import type { DeskFacts } from '../deskFacts'
 import { newDraft } from '../desk/draft'
 import { readDraft } from '../desk/readDraft'
 import { deskColours } from '../desk/workOut'
-import { Board } from './Board'
+import { Board, within } from './Board'
 import { keepRehearsalAction, removeRehearsalAction } from './actions'
 import { KeptList } from './KeptList'
 import { Readout } from './Readout'
@@ -79,7 +79,10 @@ export function RehearseDesk({
   const [sure, setSure] = useState<Enough>()
   const [trouble, setTrouble] = useState<string>()
   const { send, pending, refusal } = useSend<null>()
+  // Keys come faster than what is shown.
+  const leaned = useRef({ x: 0, y: 0 })
   const lean = (x: number, y: number) => {
+    leaned.current = { x, y }
     void ask((w) => w.lean(x, y))
     if (!shown?.running) void ask((w) => w.run(true))
   }
@@ -94,6 +97,7 @@ export function RehearseDesk({
     setFound(undefined)
     setSure(undefined)
     setBusy(undefined)
+    leaned.current = { x: 0, y: 0 }
     again(other)
   }
   /** What takes long: it says how far it is, can be called off, and a worker that dies changes nothing. */
@@ -199,6 +203,7 @@ export function RehearseDesk({
             keepers={shown?.readings.keepers ?? []}
             marking={marking}
             onLean={lean}
+            onNudge={(x, y) => lean(within(leaned.current.x + x), within(leaned.current.y + y))}
             onRun={() => void ask((w) => w.run(!shown?.running))}
             onMark={(at) => {
               const radiusMm = KEEPER * longer
