@@ -1,11 +1,4 @@
-/** A small deterministic generator (0 ≤ x < 1), so that a failure can be repeated. */
-export function random(seed: number): () => number {
-  let s = seed >>> 0
-  return () => {
-    s = (Math.imul(s, 1664525) + 1013904223) >>> 0
-    return s / 2 ** 32
-  }
-}
+export { random } from '@/core/random'
 
 /** A normal deviate by the sum of twelve. */
 export function gaussian(next: () => number): number {

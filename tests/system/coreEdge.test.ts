@@ -420,7 +420,7 @@ const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen 
   alike matchSteps asSeen mendSteps rank meanColour metamerismIndex pairMix opticsOf packOptics unpackOptics hexOfReflectance paintedOut
   spectrumOf toCalibrate checkPairs valueLadder patchHex reflectanceToXyz srgbToHex dryOf wetOf farthestApart isStrong forecast
   sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder
-  cellFor leanAt slopesOf thinned suggest enough`
+  cellFor leanAt slopesOf thinned beforeTilting suggest enough`
 
 /** What the rest of Fika takes from the core by name and calls, read off its imports. */
 function takenFromCore(): Set<string> {

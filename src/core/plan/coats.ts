@@ -18,14 +18,17 @@ export function coatUl(coat: Coat, surfaces: readonly PlannedSurface[]): number 
 function lyingOn(coat: Coat, s: PlannedSurface): number {
   const { faceMm2, edgesMm2 } = areas(s.surface)
   if (coat.role === 'sides') return edgesMm2 * coat.share
-  const half = coat.half !== null && s.split ? splitShares(s.surface, s.split)[coat.half] : 1
+  const half = halfOf(coat, s)
   const onFace = coat.role === 'lead-in' || coat.role === 'swipe'
   return (faceMm2 + (onFace ? 0 : edgesMm2)) * half * coat.share
 }
 
+/** The share of the face a coat of one half lies on. */
+const halfOf = (coat: Coat, s: PlannedSurface) =>
+  coat.half !== null && s.split ? splitShares(s.surface, s.split)[coat.half] : 1
+
 /** What of a coat lies on the face of one piece, µl: its share and film over the face, without what its edges take. */
 export function lyingUl(coat: Coat, s: PlannedSurface): number {
   const { faceMm2 } = areas(s.surface)
-  const half = coat.half !== null && s.split ? splitShares(s.surface, s.split)[coat.half] : 1
-  return (faceMm2 / s.surface.count) * half * coat.share * coat.wetMm
+  return (faceMm2 / s.surface.count) * halfOf(coat, s) * coat.share * coat.wetMm
 }

@@ -54,6 +54,8 @@ export class Film {
   /** g/3ν of what lies in each cell. */
   private readonly flow: Float64Array
   private readonly line: Line
+  /** Sine of the lean an edge holds. */
+  private readonly hold: number
   private box = { i0: 0, i1: -1, j0: 0, j1: -1 }
   private rowsFirst = false
 
@@ -78,6 +80,7 @@ export class Film {
     this.wetColumns = new Uint8Array((2 * board.columns.length) / 3)
     this.lnNu = Float64Array.from(nus, Math.log)
     this.flow = new Float64Array(n).fill(G / 3 / (nus[0] ?? 200))
+    this.hold = Math.sin((edge.holdDeg * Math.PI) / 180)
     this.line = new Line(Math.max(board.nx, board.ny))
   }
 
@@ -227,10 +230,8 @@ export class Film {
 
   /** What drives paint over an edge: the slope towards it beyond what the edge holds, and what stands above the lip. */
   private over(height: number, outward: number, cos: number): number {
-    const { lipMm, holdDeg } = this.edge
-    const above = Math.max(0, height - lipMm)
-    const hold = Math.sin((holdDeg * Math.PI) / 180)
-    const slope = outward > 0 && outward <= hold ? 0 : outward
+    const above = Math.max(0, height - this.edge.lipMm)
+    const slope = outward > 0 && outward <= this.hold ? 0 : outward
     return Math.max(0, slope + (2 * cos * above) / this.board.cellMm)
   }
 

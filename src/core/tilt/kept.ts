@@ -30,7 +30,7 @@ export function toldOf(r: Readings, colours: readonly Pick<ToldColour, 'of' | 'h
     seconds: r.seconds,
     meanMm: r.meanMm,
     leftUl: Math.round(r.leftUl),
-    offUl: Math.round(r.offUl.reduce((a, b) => a + b, 0)),
+    offUl: Math.round(r.ranOffUl),
     covered: share(r.covered),
     edgeWet: share(r.edgeWet),
     colours: colours.map((c, i) => ({ ...c, kept: share(r.kept[i]!), seen: share(r.seen[i]!) })),

@@ -1,5 +1,5 @@
 import type { Point } from '../surface/polygon'
-import { footprint } from '../surface/shapes'
+import { areas } from '../surface/area'
 import { xOf, yOf } from './board'
 import { SIDES, type EdgeHold, type Film, type Slope } from './film'
 import { followed, keeperAt, type Followed, type Keeper } from './keeper'
@@ -30,6 +30,8 @@ export interface Readings {
   readonly seen: readonly number[]
   /** Over each of `SIDES`. */
   readonly offUl: readonly number[]
+  /** Over all of them. */
+  readonly ranOffUl: number
   /** Share of the face that is covered, 0–1. */
   readonly covered: number
   /** Corners of a face with four corners that are bare yet. */
@@ -137,7 +139,8 @@ export class Rehearsal {
     const offUl = SIDES.map((_, side) =>
       film.nus.reduce((sum, _nu, p) => sum + film.off[side * film.nus.length + p]!, 0),
     )
-    const ranOff = offUl.reduce((a, b) => a + b, 0)
+    const ranOffUl = offUl.reduce((a, b) => a + b, 0)
+    const { edgesMm2 } = areas({ ...this.task.shape, edgeMm: this.task.edgeMm, count: 1 })
     return {
       seconds: this.t,
       meanMm: leftUl / (board.cells * area),
@@ -145,10 +148,11 @@ export class Rehearsal {
       kept: left.map((ul, c) => (pouredUl[c]! > 0 ? ul / pouredUl[c]! : 0)),
       seen: this.seen(),
       offUl,
+      ranOffUl,
       covered: covered / board.cells,
       bareCorners: this.bareCorners(),
       edgeWet,
-      edgeUl: Math.min(ranOff, edgeWet * perimeter(this.task) * this.task.edgeMm * EDGE_FILM_MM),
+      edgeUl: Math.min(ranOffUl, edgeWet * edgesMm2 * EDGE_FILM_MM),
       keepers: this.keepers.map((k) => followed(k, this.map, film.h)),
     }
   }
@@ -215,14 +219,3 @@ export class Rehearsal {
 
 /** A film laid by hand is so uneven. Start value of Fika. */
 const UNEVEN = 0.08
-
-/** Length of the edge of a face, mm. */
-function perimeter({ shape }: StartTask): number {
-  const { lengthMm: l, widthMm: w } = footprint(shape)
-  if (shape.shape === 'round' || shape.shape === 'ellipse')
-    // Ramanujan 1914.
-    return (Math.PI / 2) * (3 * (l + w) - Math.sqrt((3 * l + w) * (l + 3 * w)))
-  if (shape.shape === 'polygon') return shape.sides * l * Math.sin(Math.PI / shape.sides)
-  if (shape.shape === 'tiles') return 2 * (shape.lengthMm + shape.widthMm) * shape.across * shape.down
-  return 2 * (l + w)
-}

@@ -66,17 +66,18 @@ export async function suggest(
   r.advance(SPREAD_S, LEVEL)
   for (const k of wanted.keepers) r.keep(k.at, k.radiusMm)
   const start = r.moment()
+  const zones = CORNER_WAYS.map(([, sx, sy]) => cornerCells(r, sx, sy))
   const first = orders()
   const all = first.length + 6
   for (const order of first) {
-    tried.push(tryOrder(r, start, wanted, order, 14, 1))
+    tried.push(tryOrder(r, start, zones, wanted, order, 14, 1))
     if (!(await onTried(tried.length, all))) return best(tried)
   }
   const ahead = [...tried].sort((a, b) => a.score - b.score).slice(0, 3)
   for (const one of ahead)
     for (const tilt of [10, 18]) {
       const order = one.order.map((name) => CORNER_WAYS.findIndex(([n]) => n === name))
-      tried.push(tryOrder(r, start, wanted, order, tilt, ROUNDS))
+      tried.push(tryOrder(r, start, zones, wanted, order, tilt, ROUNDS))
       if (!(await onTried(tried.length, all))) return best(tried)
     }
   return best(tried)
@@ -95,6 +96,7 @@ const LEVEL = () => ({ sx: 0, sy: 0 })
 function tryOrder(
   r: Rehearsal,
   start: Moment,
+  zones: readonly (readonly number[])[],
   wanted: Wanted,
   order: readonly number[],
   tiltDeg: number,
@@ -111,7 +113,7 @@ function tryOrder(
       const lean = { x: (tiltDeg * sx * l) / diagonal, y: (tiltDeg * sy * w) / diagonal }
       const from = r.t
       const slopeAt = slopesOf([{ t: 0, ...lean }])
-      const zone = cornerCells(r, sx, sy)
+      const zone = zones[c]!
       let reachedAt = Infinity
       while (r.t - from < HOLD_S && r.t - reachedAt < AFTER_S * (1 + round)) {
         r.advance(0.25, slopeAt)
@@ -158,14 +160,14 @@ function cornerCells(r: Rehearsal, sx: number, sy: number): number[] {
 
 /** Cover counts above all, then keepers, then the film, then what runs off. */
 function scoreOf(r: Readings, { filmMm: [least, most] }: Wanted): number {
-  const poured = r.leftUl + r.offUl.reduce((a, b) => a + b, 0)
+  const poured = r.leftUl + r.ranOffUl
   const off = Math.max(0, least - r.meanMm, r.meanMm - most)
   const lost = r.keepers.reduce((sum, k) => sum + Math.max(0, 0.9 - k.share) + 0.05 * Math.max(0, k.stretch - 2), 0)
   return 20 * (1 - r.covered) + 2 * r.bareCorners.length + 3 * lost + 4 * off + (poured > 0 ? 1 - r.leftUl / poured : 0)
 }
 
 function reasonsOf(r: Readings, { filmMm: [least, most] }: Wanted, seconds: number, rounds: number): string[] {
-  const poured = r.leftUl + r.offUl.reduce((a, b) => a + b, 0)
+  const poured = r.leftUl + r.ranOffUl
   const film = `${r.meanMm.toFixed(2)} mm left`
   return [
     r.covered > 0.995 ? 'covers the whole face' : `leaves ${Math.ceil((1 - r.covered) * 100)} % bare`,

@@ -1,21 +1,14 @@
+import { random } from '../random'
+
 /** Waves of a hand: how many, how long and how high they are, mm. Start values of Fika. */
 const WAVES = { count: 7, lengthMm: [18, 70], heightMm: 1.1 } as const
-
-/** A repeatable row of numbers, 0 ≤ x < 1 (Numerical Recipes' quick generator). */
-function rowOf(seed: number): () => number {
-  let s = seed >>> 0
-  return () => {
-    s = (Math.imul(s, 1664525) + 1013904223) >>> 0
-    return s / 2 ** 32
-  }
-}
 
 /**
  * A smooth unevenness over the plane, mm, some millimetre high: no two pours are alike, and two rehearsals of one plan
  * differ by it. The same seed gives the same.
  */
 export function waviness(seed: number): (x: number, y: number) => number {
-  const next = rowOf(seed * 2654435761 + 1)
+  const next = random(seed * 2654435761 + 1)
   for (let i = 0; i < 4; i++) next()
   const [least, most] = WAVES.lengthMm
   const waves = Array.from({ length: WAVES.count }, () => {

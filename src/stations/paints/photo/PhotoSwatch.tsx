@@ -7,6 +7,7 @@ import type { Card, PhotoSwatch as Measured } from '@/core/colour/photoSwatch'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
 import type { Patch, SwatchPhotoWorker } from '@/workers/swatchPhoto'
+import { arrowMove } from '@/ui/forms/arrows'
 import styles from './photo.module.css'
 
 export type SwatchUse = 'swatchHex' | 'wetHex' | 'tintHex'
@@ -18,13 +19,6 @@ const USES: readonly (readonly [SwatchUse, string])[] = [
 /** A tap without a drag marks a square of this share of the photo's width. */
 const TAP = 0.06
 const STEP = 0.01
-
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-STEP, 0],
-  ArrowRight: [STEP, 0],
-  ArrowUp: [0, -STEP],
-  ArrowDown: [0, STEP],
-}
 
 type Mark = 'card' | 'paint'
 
@@ -165,7 +159,7 @@ function Picture({
     else onMark({ x: Math.min(from.x, to.x), y: Math.min(from.y, to.y), width, height })
   }
   const move = (e: KeyboardEvent) => {
-    const step = STEPS[e.key]
+    const step = arrowMove(e.key, STEP)
     if (!step) return
     const [dx, dy] = step
     e.preventDefault()

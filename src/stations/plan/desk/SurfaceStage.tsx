@@ -9,6 +9,7 @@ import { splitFace } from '@/core/surface/cover'
 import type { Point } from '@/core/surface/polygon'
 import { areas } from '@/core/surface/area'
 import { footprint, outline, type ProfilePoint, type Surface } from '@/core/surface/shapes'
+import { arrowMove } from '@/ui/forms/arrows'
 import type { OnSurface, Worked } from './workOut'
 import { VesselStage } from './VesselStage'
 import styles from './desk.module.css'
@@ -219,14 +220,7 @@ export function SurfaceStage({
             }}
             onPointerUp={() => (held.current = null)}
             onKeyDown={(e) => {
-              const by = e.shiftKey ? 1 : 5
-              const moves: Record<string, Point> = {
-                ArrowLeft: [-by, 0],
-                ArrowRight: [by, 0],
-                ArrowUp: [0, -by],
-                ArrowDown: [0, by],
-              }
-              const move = moves[e.key]
+              const move = arrowMove(e.key, e.shiftKey ? 1 : 5)
               if (move) onMove(c.id, [c.at[0] + move[0], c.at[1] + move[1]])
               else if (e.key === '[' || e.key === ']') onTurn(c.id, e.key === '[' ? -15 : 15)
               else return

@@ -3,13 +3,12 @@
 import { useRef, type KeyboardEvent, type PointerEvent, type RefObject } from 'react'
 import type { Followed } from '@/core/tilt/keeper'
 import type { Point } from '@/core/surface/polygon'
+import { arrowMove } from '@/ui/forms/arrows'
+import { REACH_DEG, withinReach } from './reach'
 import styles from './rehearse.module.css'
 
-/** Steepest the board is leaned by hand here, degrees, and by one key. */
-const REACH_DEG = 25
+/** Degrees a key leans by. */
 const KEY_DEG = 2
-
-export const within = (x: number) => Math.max(-REACH_DEG, Math.min(REACH_DEG, x))
 
 /** The board, seen from above as it leans: dragged, or tilted by arrow keys. What is marked on it is followed. */
 export function Board({
@@ -46,17 +45,10 @@ export function Board({
   }
   const drag = (e: PointerEvent) => {
     const [x, y] = place(e)
-    onLean(within(x * REACH_DEG), within(y * REACH_DEG))
+    onLean(withinReach(x * REACH_DEG), withinReach(y * REACH_DEG))
   }
   const keys = (e: KeyboardEvent) => {
-    const by = e.shiftKey ? 0.5 : KEY_DEG
-    const moves: Record<string, Point> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, -by],
-      ArrowDown: [0, by],
-    }
-    const move = moves[e.key]
+    const move = arrowMove(e.key, e.shiftKey ? 0.5 : KEY_DEG)
     if (move) onNudge(...move)
     else if (e.key === '0') onLean(0, 0)
     else if (e.key === ' ') onRun()

@@ -1,7 +1,8 @@
+import { REACH_DEG } from './reach'
+
 /** A round spirit level: the bubble stands opposite to where it runs. */
 export function Level({ x, y }: { x: number; y: number }) {
-  const most = 25
-  const [bx, by] = [(-x / most) * 30, (-y / most) * 30]
+  const [bx, by] = [(-x / REACH_DEG) * 30, (-y / REACH_DEG) * 30]
   const deg = Math.hypot(x, y)
   return (
     <svg width="96" height="96" viewBox="-50 -50 100 100" role="img" aria-label={`Leans by ${deg.toFixed(0)} degrees`}>

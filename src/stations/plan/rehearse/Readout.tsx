@@ -12,7 +12,6 @@ const width = (share: number) => `${Math.min(100, share * 100)}%`
 /** What is read while it runs: the film, how much of each colour stays, what is bare, and where the rest went. */
 export function Readout({ shown, colours }: { shown: Shown; colours: readonly RehearsedSource[] }) {
   const { readings: r, lean } = shown
-  const off = r.offUl.reduce((a, b) => a + b, 0)
   return (
     <>
       <div className={styles.now}>
@@ -64,7 +63,7 @@ export function Readout({ shown, colours }: { shown: Shown; colours: readonly Re
           </>
         ) : null}
         <dt>Ran off</dt>
-        <dd className="num">{formatMl(off)}</dd>
+        <dd className="num">{formatMl(r.ranOffUl)}</dd>
         {SIDES.map((side, i) =>
           r.offUl[i]! > 500 ? (
             <span key={side} style={{ display: 'contents' }}>

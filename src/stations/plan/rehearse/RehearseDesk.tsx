@@ -20,9 +20,10 @@ import type { DeskFacts } from '../deskFacts'
 import { newDraft } from '../desk/draft'
 import { readDraft } from '../desk/readDraft'
 import { deskColours } from '../desk/workOut'
-import { Board, within } from './Board'
+import { Board } from './Board'
 import { keepRehearsalAction, removeRehearsalAction } from './actions'
 import { KeptList } from './KeptList'
+import { withinReach } from './reach'
 import { Readout } from './Readout'
 import type { Answered } from '@/workers/rehearsal'
 import { rehearsed } from './rehearsed'
@@ -203,7 +204,7 @@ export function RehearseDesk({
             keepers={shown?.readings.keepers ?? []}
             marking={marking}
             onLean={lean}
-            onNudge={(x, y) => lean(within(leaned.current.x + x), within(leaned.current.y + y))}
+            onNudge={(x, y) => lean(withinReach(leaned.current.x + x), withinReach(leaned.current.y + y))}
             onRun={() => void ask((w) => w.run(!shown?.running))}
             onMark={(at) => {
               const radiusMm = KEEPER * longer

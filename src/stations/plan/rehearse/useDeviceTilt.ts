@@ -1,10 +1,7 @@
 'use client'
 
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
-
-/** Steepest that is taken from a tablet, degrees. */
-const MOST_DEG = 25
-const within = (x: number) => Math.max(-MOST_DEG, Math.min(MOST_DEG, x))
+import { withinReach } from './reach'
 
 type Asks = typeof DeviceOrientationEvent & { requestPermission?: () => Promise<'granted' | 'denied'> }
 
@@ -25,7 +22,7 @@ export function useDeviceTilt(onLean: (x: number, y: number) => void) {
     const turned = ({ beta, gamma }: DeviceOrientationEvent) => {
       if (beta === null || gamma === null) return
       zero ??= [gamma, beta]
-      latest.current(within(gamma - zero[0]), within(beta - zero[1]))
+      latest.current(withinReach(gamma - zero[0]), withinReach(beta - zero[1]))
     }
     window.addEventListener('deviceorientation', turned)
     return () => window.removeEventListener('deviceorientation', turned)
