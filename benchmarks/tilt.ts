@@ -67,7 +67,7 @@ function hupperts(cellMm: number): number {
     [900],
     { lipMm: 1e9, holdDeg: 90 },
   )
-  for (let i = 0; i < 20 / cellMm; i++) film.species[0]![i] = 6
+  for (let i = 0; i < 20 / cellMm; i++) film.mix[i] = 6
   film.settle()
   const slope = slopeOf(15, 0)
   let t = 0
@@ -83,7 +83,7 @@ export async function tiltFigures(url: string): Promise<Figure[]> {
       boardOf(100, 125, 4, () => true),
       [200],
     )
-    film.species[0]!.forEach((_, k, s) => (s[k] = Math.hypot((k % 100) - 50, Math.floor(k / 100) - 60) < 25 ? 5 : 0.3))
+    film.mix.forEach((_, k, s) => (s[k] = Math.hypot((k % 100) - 50, Math.floor(k / 100) - 60) < 25 ? 5 : 0.3))
     film.settle()
     return film
   }

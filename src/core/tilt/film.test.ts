@@ -10,7 +10,8 @@ const HOLDS = { lipMm: 1e9, holdDeg: 90 }
 function pour(film: Film, paint: number, height: (i: number, j: number) => number): void {
   const { nx, ny } = film.board
   for (let j = 0; j < ny; j++)
-    for (let i = 0; i < nx; i++) if (film.board.inside[j * nx + i]) film.species[paint]![j * nx + i] = height(i, j)
+    for (let i = 0; i < nx; i++)
+      if (film.board.inside[j * nx + i]) film.mix[(j * nx + i) * film.paints + paint] = height(i, j)
   film.settle()
 }
 const volume = (film: Film) =>
@@ -123,9 +124,9 @@ describe('what is conserved', () => {
       for (let i = 0; i < nx; i++) {
         const k = j * nx + i
         if (!inside[k]) continue
-        film.species[0]![k] = i < 20 ? 2 : 0
-        film.species[1]![k] = Math.hypot(i - 30, j - 20) < 9 ? 5 : 0
-        film.species[2]![k] = j > 30 ? 1 : 0
+        film.mix[3 * k] = i < 20 ? 2 : 0
+        film.mix[3 * k + 1] = Math.hypot(i - 30, j - 20) < 9 ? 5 : 0
+        film.mix[3 * k + 2] = j > 30 ? 1 : 0
       }
     film.settle()
     return film
@@ -138,18 +139,18 @@ describe('what is conserved', () => {
   it('loses no paint, keeps each paint, and lets the paints sum to the film, at any step', () => {
     for (const dt of [0.01, 0.1, 2]) {
       const film = busy([200, 900, 400])
-      const before = film.species.map((s) => s.reduce((a, b) => a + b, 0) * 16)
+      const before = film.nus.map((_, p) => film.volumeOf(p))
       const all = volume(film)
       hand(film, 60, dt)
       expect(Math.abs(volume(film) / all - 1)).toBeLessThan(1e-12)
-      film.species.forEach((s, p) => {
+      before.forEach((ul, p) => {
         const off = [0, 1, 2, 3].reduce((sum, side) => sum + film.off[side * 3 + p]!, 0)
         expect(off).toBeGreaterThan(0)
-        expect((s.reduce((a, b) => a + b, 0) * 16 + off) / before[p]!).toBeCloseTo(1, 10)
+        expect((film.volumeOf(p) + off) / ul).toBeCloseTo(1, 10)
       })
       let [worst, lowest] = [0, 0]
       film.h.forEach((h, k) => {
-        const parts = film.species.map((s) => s[k]!)
+        const parts = film.mix.slice(3 * k, 3 * k + 3)
         worst = Math.max(worst, Math.abs(parts.reduce((a, b) => a + b, 0) - h))
         lowest = Math.min(lowest, h, ...parts)
       })
@@ -163,7 +164,7 @@ describe('what is conserved', () => {
     const there = busy([200, 900, 400])
     const { nx, ny } = here.board
     const mirrored = (k: number) => Math.floor(k / nx) * nx + (nx - 1 - (k % nx))
-    for (const [p, s] of there.species.entries()) s.forEach((_, k) => (s[k] = here.species[p]![mirrored(k)]!))
+    there.mix.forEach((_, at) => (there.mix[at] = here.mix[3 * mirrored(Math.floor(at / 3)) + (at % 3)]!))
     there.settle()
     for (let n = 0; n < 40; n++) {
       here.step(0.05, slopeOf(12, 7))

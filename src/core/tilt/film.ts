@@ -40,8 +40,9 @@ export const slopeOf = (xDeg: number, yDeg: number): Slope => ({
 export class Film {
   /** Height of the film, mm. */
   readonly h: Float64Array
-  /** Of each paint, mm; they sum to `h`. */
-  readonly species: readonly Float64Array[]
+  /** Of each paint, mm, at index cell · paints + paint: of one cell they lie side by side and sum to its `h`. */
+  readonly mix: Float64Array
+  readonly paints: number
   /** What ran off: over each of `SIDES` of each paint, mm³ = µl, at index side · paints + paint. */
   readonly off: Float64Array
   /** Speed of the surface through the faces between cells, mm/s: (nx + 1) · ny and nx · (ny + 1). */
@@ -58,6 +59,8 @@ export class Film {
   private readonly hold: number
   private box = { i0: 0, i1: -1, j0: 0, j1: -1 }
   private rowsFirst = false
+  /** The fastest the surface went in the last step, mm/s. */
+  fastest = 0
 
   /** @throws Invalid for a viscosity that is not rehearsed */
   constructor(
@@ -72,7 +75,8 @@ export class Film {
         )
     const n = board.nx * board.ny
     this.h = new Float64Array(n)
-    this.species = nus.map(() => new Float64Array(n))
+    this.paints = nus.length
+    this.mix = new Float64Array(n * nus.length)
     this.off = new Float64Array(4 * nus.length)
     this.speedX = new Float32Array((board.nx + 1) * board.ny)
     this.speedY = new Float32Array(board.nx * (board.ny + 1))
@@ -81,14 +85,22 @@ export class Film {
     this.lnNu = Float64Array.from(nus, Math.log)
     this.flow = new Float64Array(n).fill(G / 3 / (nus[0] ?? 200))
     this.hold = Math.sin((edge.holdDeg * Math.PI) / 180)
-    this.line = new Line(Math.max(board.nx, board.ny))
+    this.line = new Line(Math.max(board.nx, board.ny), nus.length)
   }
 
-  /** To be called after `species` was written: heights follow, and what is computed is the wet part of the board. */
+  /** What of a paint is on the board, mm³ = µl. */
+  volumeOf(paint: number): number {
+    const { mix, paints, board } = this
+    let sum = 0
+    for (let at = paint; at < mix.length; at += paints) sum += mix[at]!
+    return sum * board.cellMm * board.cellMm
+  }
+
+  /** To be called after `mix` was written: heights follow, and what is computed is the wet part of the board. */
   settle(): void {
     const { nx, ny } = this.board
     this.h.fill(0)
-    for (const s of this.species) for (let k = 0; k < s.length; k++) this.h[k]! += s[k]!
+    for (let k = 0, at = 0; k < this.h.length; k++) for (let s = 0; s < this.paints; s++) this.h[k]! += this.mix[at++]!
     const box = { i0: nx, i1: -1, j0: ny, j1: -1 }
     for (let j = 0; j < ny; j++)
       for (let i = 0; i < nx; i++)
@@ -104,15 +116,15 @@ export class Film {
   /** Everything that changes, to come back to. */
   snapshot() {
     return {
-      species: this.species.map((s) => s.slice()),
+      mix: this.mix.slice(),
       off: this.off.slice(),
       wetRows: this.wetRows.slice(),
       wetColumns: this.wetColumns.slice(),
     }
   }
 
-  restore({ species, off, wetRows, wetColumns }: ReturnType<Film['snapshot']>): void {
-    this.species.forEach((s, p) => s.set(species[p]!))
+  restore({ mix, off, wetRows, wetColumns }: ReturnType<Film['snapshot']>): void {
+    this.mix.set(mix)
     this.off.set(off)
     this.wetRows.set(wetRows)
     this.wetColumns.set(wetColumns)
@@ -138,6 +150,7 @@ export class Film {
     this.viscosities()
     const cos = Math.sqrt(Math.max(0, 1 - sx * sx - sy * sy))
     this.rowsFirst = !this.rowsFirst
+    this.fastest = 0
     if (this.rowsFirst) this.sweepRows(dt, sx, cos)
     this.sweepColumns(dt, sy, cos)
     if (!this.rowsFirst) this.sweepRows(dt, sx, cos)
@@ -163,14 +176,14 @@ export class Film {
 
   /** What mixes has a viscosity between its parts: ln ν by volume (Arrhenius' rule of mixing). */
   private viscosities(): void {
-    const { lnNu, species, h, flow, board, box } = this
+    const { lnNu, mix, paints, h, flow, board, box } = this
     if (lnNu.every((l) => Math.abs(l - lnNu[0]!) < 1e-3)) return
     for (let j = box.j0; j <= box.j1; j++)
       for (let k = j * board.nx + box.i0; k <= j * board.nx + box.i1; k++) {
         const height = h[k]!
         if (height <= 0) continue
         let sum = 0
-        for (let s = 0; s < lnNu.length; s++) sum += species[s]![k]! * lnNu[s]!
+        for (let s = 0, at = k * paints; s < paints; s++) sum += mix[at + s]! * lnNu[s]!
         flow[k] = (G / 3) * exp(-sum / height)
       }
   }
@@ -211,16 +224,16 @@ export class Film {
     const a = Math.max(from, low)
     const b = Math.min(to, high)
     if (b < a) return
-    const { h, line, flow, species, off, board } = this
+    const { h, line, flow, mix, paints, off, board } = this
     const first = a === from ? this.over(h[base + a * stride]!, -slope, cos) : 0
     const last = b === to ? this.over(h[base + b * stride]!, slope, cos) : 0
     if (!line.heights(h, flow, base, stride, a, b, dt, board.cellMm, slope, cos, first, last)) return
     const side = isRow ? 0 : 2
     const area = board.cellMm * board.cellMm
-    for (let s = 0; s < species.length; s++) {
-      line.carry(h, species[s]!, base, stride, a, b)
-      off[side * species.length + s]! += line.lostFirst * area
-      off[(side + 1) * species.length + s]! += line.lostLast * area
+    line.carry(h, mix, base, stride, a, b)
+    for (let s = 0; s < paints; s++) {
+      off[side * paints + s]! += line.lostFirst[s]! * area
+      off[(side + 1) * paints + s]! += line.lostLast[s]! * area
     }
     const wet = isRow ? this.wetRows : this.wetColumns
     if (line.outFirst > 1e-4) wet[2 * run] = 1
@@ -242,6 +255,7 @@ export class Film {
     const first = isRow ? (base / board.nx) * (board.nx + 1) : base
     const scale = (1.5 * board.cellMm) / dt
     const { moved } = line
+    let fastest = this.fastest
     const low = h[base + a * stride]!
     const high = h[base + b * stride]!
     speeds[first + a * stride] = low > DRY ? (-scale * line.outFirst) / low : 0
@@ -249,8 +263,12 @@ export class Film {
     for (let i = a; i < b; i++) {
       const went = moved[i - a]!
       const up = h[base + (went >= 0 ? i : i + 1) * stride]!
-      speeds[first + (i + 1) * stride] = up > DRY ? (scale * went) / up : 0
+      const speed = up > DRY ? (scale * went) / up : 0
+      speeds[first + (i + 1) * stride] = speed
+      if (speed > fastest) fastest = speed
+      else if (-speed > fastest) fastest = -speed
     }
+    this.fastest = fastest
   }
 }
 
@@ -263,22 +281,30 @@ class Line {
   readonly moved: Float64Array
   outFirst = 0
   outLast = 0
-  lostFirst = 0
-  lostLast = 0
+  /** Of each paint what went out at the two ends, mm of a cell. */
+  readonly lostFirst: Float64Array
+  readonly lostLast: Float64Array
   private readonly here: Float64Array
   private readonly next: Float64Array
   private readonly upper: Float64Array
   private readonly value: Float64Array
-  /** The solved matrix of the paints: its upper part, its pivots and its lower part. */
+  /** The solved matrix of the paints: its upper part, one over its pivots, and its lower part. */
   private readonly carriedUpper: Float64Array
-  private readonly pivot: Float64Array
+  private readonly perPivot: Float64Array
   private readonly lower: Float64Array
-  private isFresh = false
+  /** Shares of the paints, cell by cell, behind one cell of none. */
+  private readonly shares: Float64Array
 
-  constructor(most: number) {
+  constructor(
+    most: number,
+    private readonly paints: number,
+  ) {
     const made = () => new Float64Array(most + 1)
     ;[this.moved, this.here, this.next, this.upper] = [made(), made(), made(), made()]
-    ;[this.value, this.carriedUpper, this.pivot, this.lower] = [made(), made(), made(), made()]
+    ;[this.value, this.carriedUpper, this.perPivot, this.lower] = [made(), made(), made(), made()]
+    this.shares = new Float64Array((most + 2) * paints)
+    this.lostFirst = new Float64Array(paints)
+    this.lostLast = new Float64Array(paints)
   }
 
   /**
@@ -302,28 +328,29 @@ class Line {
   ): boolean {
     const { here, next, upper, value, moved } = this
     const rate = dt / cellMm
+    const fall = cos / cellMm
     const n = b - a
     let wet = false
     let k = base + a * stride
-    for (let i = 0; i <= n; i++, k += stride) {
-      const mine = h[k]!
-      if (mine > 0) wet = true
-      if (i === n) break
+    let mine = h[k]!
+    for (let i = 0; i < n; i++, k += stride) {
       const other = h[k + stride]!
-      const drive = slope - (cos * (other - mine)) / cellMm
+      if (mine > 0) wet = true
+      const drive = slope - fall * (other - mine)
       if (drive >= 0) {
         const w = rate * flow[k]! * mine * mine
-        const level = (w * cos * mine) / cellMm
+        const level = w * fall * mine
         here[i] = w * slope + level
         next[i] = -level
       } else {
         const w = rate * flow[k + stride]! * other * other
-        const level = (w * cos * other) / cellMm
+        const level = w * fall * other
         here[i] = level
         next[i] = w * slope - level
       }
+      mine = other
     }
-    if (!wet) {
+    if (!wet && !(mine > 0)) {
       this.outFirst = this.outLast = 0
       return false
     }
@@ -339,9 +366,9 @@ class Line {
       const fromLast = i > 0 ? here[i - 1]! : 0
       let diagonal = 1 + (i < n ? here[i]! : goesLast) - (i > 0 ? next[i - 1]! : 0)
       if (i === 0) diagonal += goesFirst
-      const pivot = diagonal + fromLast * before
-      before = i < n ? next[i]! / pivot : 0
-      beforeValue = (h[k]! + fromLast * beforeValue) / pivot
+      const perPivot = 1 / (diagonal + fromLast * before)
+      before = i < n ? next[i]! * perPivot : 0
+      beforeValue = (h[k]! + fromLast * beforeValue) * perPivot
       upper[i] = before
       value[i] = beforeValue
     }
@@ -350,42 +377,53 @@ class Line {
     h[kb] = after
     k = kb - stride
     for (let i = n - 1; i >= 0; i--, k -= stride) {
-      const mine = value[i]! - upper[i]! * after
-      moved[i] = here[i]! * mine + next[i]! * after
-      h[k] = mine
-      after = mine
+      const height = value[i]! - upper[i]! * after
+      moved[i] = here[i]! * height + next[i]! * after
+      h[k] = height
+      after = height
     }
     this.outFirst = goesFirst * h[ka]!
     this.outLast = goesLast * h[kb]!
-    this.isFresh = true
     return true
   }
 
-  /** One paint by the flows of the heights: implicit, from upstream; its shares stay between none and all. */
-  carry(h: Float64Array, paint: Float64Array, base: number, stride: number, a: number, b: number): void {
-    const { value, carriedUpper, pivot, lower } = this
+  /** The paints by the flows of the heights: implicit, from upstream; shares stay between none and all. */
+  carry(h: Float64Array, mix: Float64Array, base: number, stride: number, a: number, b: number): void {
+    const { carriedUpper, perPivot, lower, shares, paints, lostFirst, lostLast } = this
     const n = b - a
-    if (this.isFresh) this.factor(h, base, stride, a, n)
-    let k = base + a * stride
-    let before = 0
-    for (let i = 0; i <= n; i++, k += stride) {
-      before = pivot[i]! > 0 ? (paint[k]! + lower[i]! * before) / pivot[i]! : 0
-      value[i] = before
+    this.factor(h, base, stride, a, n)
+    const far = stride * paints
+    let at = (base + a * stride) * paints
+    let of = paints
+    for (let i = 0; i <= n; i++, at += far, of += paints) {
+      const comes = lower[i]!
+      const per = perPivot[i]!
+      for (let s = 0; s < paints; s++) shares[of + s] = (mix[at + s]! + comes * shares[of + s - paints]!) * per
     }
-    let share = value[n]!
-    k = base + b * stride
-    this.lostLast = this.outLast * share
-    paint[k] = h[k]! * share
+    let k = base + b * stride
+    at = k * paints
+    of = (n + 1) * paints
+    for (let s = 0; s < paints; s++) {
+      lostLast[s] = this.outLast * shares[of + s]!
+      mix[at + s] = h[k]! * shares[of + s]!
+    }
     for (let i = n - 1; i >= 0; i--) {
       k -= stride
-      share = value[i]! + carriedUpper[i]! * share
-      paint[k] = h[k]! * share
+      at -= far
+      of -= paints
+      const comes = carriedUpper[i]!
+      const height = h[k]!
+      for (let s = 0; s < paints; s++) {
+        const share = shares[of + s]! + comes * shares[of + s + paints]!
+        shares[of + s] = share
+        mix[at + s] = height * share
+      }
     }
-    this.lostFirst = this.outFirst * share
+    for (let s = 0; s < paints; s++) lostFirst[s] = this.outFirst * shares[paints + s]!
   }
 
   private factor(h: Float64Array, base: number, stride: number, a: number, n: number): void {
-    const { moved, carriedUpper, pivot, lower } = this
+    const { moved, carriedUpper, perPivot, lower } = this
     let k = base + a * stride
     for (let i = 0; i <= n; i++, k += stride) {
       const right = i < n ? moved[i]! : 0
@@ -395,10 +433,10 @@ class Line {
       if (i === n) diagonal += this.outLast
       const comes = left > 0 ? left : 0
       lower[i] = comes
-      const p = diagonal - comes * (i > 0 ? carriedUpper[i - 1]! : 0)
-      pivot[i] = p > 1e-300 ? p : 0
-      carriedUpper[i] = p > 1e-300 && right < 0 ? -right / p : 0
+      const pivot = diagonal - comes * (i > 0 ? carriedUpper[i - 1]! : 0)
+      const per = pivot > 1e-300 ? 1 / pivot : 0
+      perPivot[i] = per
+      carriedUpper[i] = right < 0 ? -right * per : 0
     }
-    this.isFresh = false
   }
 }

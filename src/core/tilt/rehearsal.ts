@@ -16,7 +16,10 @@ const FIRST_S = 0.005
 const GROWTH = 1.4
 const RESTART = 0.02
 /** Longest step for a paint of so many mm²/s: 0.03 s at 200 and thinner, 0.1 s where it hardly moves. */
-const longest = (nu: number) => Math.min(0.1, Math.max(0.03, 1.5e-4 * nu))
+const longest = (nu: number) => Math.min(SLOWEST_S, Math.max(0.03, 1.5e-4 * nu))
+/** Once nothing goes further than so many mm in a step, steps grow up to this, s. */
+const REACH_MM = 2
+const SLOWEST_S = 0.1
 
 /** What is read while it runs. Volumes in µl of one piece. */
 export interface Readings {
@@ -74,6 +77,7 @@ export class Rehearsal {
   private dt = FIRST_S
   private last: Slope = { sx: 0, sy: 0 }
   private readonly most: number
+  private readonly haste: number
 
   /** @throws Invalid for a start that cannot be rehearsed */
   constructor(
@@ -86,7 +90,8 @@ export class Rehearsal {
     this.picture = picture
     this.pouredUl = pouredUl
     this.map = new OriginMap(film.board)
-    this.most = longest(Math.min(...film.nus)) * (options.haste ?? 1)
+    this.haste = options.haste ?? 1
+    this.most = longest(Math.min(...film.nus)) * this.haste
     if (options.seed) this.roughen(options.seed)
   }
 
@@ -104,7 +109,8 @@ export class Rehearsal {
       if (this.options.seen !== false)
         this.map.step(dt, this.film.h, this.film.speedX, this.film.speedY, this.film.wetBox)
       this.t += dt
-      this.dt = Math.min(this.most, this.dt * GROWTH)
+      const calm = Math.min(SLOWEST_S * this.haste, REACH_MM / Math.max(1e-9, this.film.fastest))
+      this.dt = Math.min(Math.max(this.most, calm), this.dt * GROWTH)
     }
   }
 
@@ -131,7 +137,7 @@ export class Rehearsal {
     const { film, pouredUl } = this
     const { board } = film
     const area = board.cellMm ** 2
-    const left = film.species.map((s) => s.reduce((sum, h) => sum + h, 0) * area)
+    const left = film.nus.map((_, p) => film.volumeOf(p))
     const leftUl = left.reduce((a, b) => a + b, 0)
     let covered = 0
     for (let k = 0; k < film.h.length; k++) if (film.h[k]! >= COVERS_MM) covered++
@@ -199,7 +205,8 @@ export class Rehearsal {
     const { film, map } = this
     const { board } = film
     const [along, down, height] = [waviness(seed), waviness(seed + 101), waviness(seed + 202)]
-    const before = film.species.map((s) => s.reduce((a, b) => a + b, 0))
+    const { mix, paints } = film
+    const before = film.nus.map((_, p) => film.volumeOf(p))
     for (let j = 0; j < board.ny; j++)
       for (let i = 0; i < board.nx; i++) {
         const k = j * board.nx + i
@@ -207,11 +214,11 @@ export class Rehearsal {
         map.dx[k] = along(x, y)
         map.dy[k] = down(x, y)
         const factor = 1 + UNEVEN * Math.max(-1, Math.min(1, height(x, y) / 2))
-        for (const s of film.species) s[k]! *= factor
+        for (let at = k * paints; at < (k + 1) * paints; at++) mix[at]! *= factor
       }
-    film.species.forEach((s, p) => {
-      const after = s.reduce((a, b) => a + b, 0)
-      if (after > 0) for (let k = 0; k < s.length; k++) s[k]! *= before[p]! / after
+    before.forEach((ul, p) => {
+      const after = film.volumeOf(p)
+      if (after > 0) for (let at = p; at < mix.length; at += paints) mix[at]! *= ul / after
     })
     film.settle()
   }

@@ -53,9 +53,9 @@ describe('a board before it is tilted', () => {
     })
     const { film, pouredUl } = startOf(task, 4)
     expect([...pouredUl].map(Math.round)).toEqual([16_000, 34_000, 15_000])
-    film.species.forEach((s, p) => {
+    pouredUl.forEach((ul, p) => {
       const off = [0, 1, 2, 3].map((side) => film.off[side * 3 + p]!)
-      expect((sum(s) * 16 + sum(off)) / pouredUl[p]!).toBeCloseTo(1, 9)
+      expect((film.volumeOf(p) + sum(off)) / ul).toBeCloseTo(1, 9)
     })
     // Half of the cup on the edge fell to the left, and nothing to the other sides.
     const left = film.off[1]! + film.off[2]!
@@ -109,8 +109,8 @@ describe('a board before it is tilted', () => {
       }),
       4,
     )
-    expect(sum(film.species[1]!) * 16).toBeCloseTo(8_000, 3)
-    expect(sum(film.species[2]!) * 16).toBeCloseTo(4_000, 3)
+    expect(film.volumeOf(1)).toBeCloseTo(8_000, 3)
+    expect(film.volumeOf(2)).toBeCloseTo(4_000, 3)
   })
   it('says what is missing', () => {
     expect(() => startOf(startTask({ coats: [], cups: [] }), 4)).toThrow(/no paint on this board yet/)

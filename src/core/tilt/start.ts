@@ -223,7 +223,7 @@ class Laying {
       film.off[sideOf(x / size[0] - 0.5, y / size[1] - 0.5) * film.nus.length + colour]! += ul
       return
     }
-    film.species[colour]![cj * board.nx + ci]! += ul / board.cellMm ** 2
+    film.mix[(cj * board.nx + ci) * film.paints + colour]! += ul / board.cellMm ** 2
     if (i >= 0 && j >= 0 && i < picture.nx && j < picture.ny) {
       const k = j * picture.nx + i
       this.under[k] = picture.colour[k]!

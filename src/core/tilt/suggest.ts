@@ -140,9 +140,8 @@ const meanOf = ({ film }: Rehearsal) => film.h.reduce((sum, h) => sum + h, 0) / 
 
 /** Whether what was poured has come to most of a zone; where no coat lies, whether the zone is covered. */
 function reachedBy({ task, film }: Rehearsal): (zone: readonly number[]) => boolean {
-  const poured = film.species[POURED]!
   if (task.coats.length === 0) return (zone) => zone.every((k) => film.h[k]! >= COVERS_MM)
-  return (zone) => zone.filter((k) => poured[k]! >= film.h[k]! / 3).length >= 0.6 * zone.length
+  return (zone) => zone.filter((k) => film.mix[k * film.paints + POURED]! >= film.h[k]! / 3).length >= 0.6 * zone.length
 }
 
 /** The cells in the last tenth towards a corner; of a round, where that way ends. */
