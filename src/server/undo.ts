@@ -11,7 +11,8 @@ import {
   type Booked,
   type Followers,
 } from '@/db/ledger'
-import { pourUndone } from '@/db/pieces/pour'
+import { pourUndone, setRejoined } from '@/db/pieces/pour'
+import { runReopened } from '@/db/runs/write'
 import { surfacesReturned } from '@/db/surfaces/write'
 
 /** For every kind of movement, what its undo takes along beside the ledger. */
@@ -19,7 +20,7 @@ const FOLLOWERS: Followers = {
   purchase: [],
   mix: [useUndone],
   'top-up': [useUndone, topUpUndone],
-  pour: [notWhileBack, pourUndone, surfacesReturned],
+  pour: [notWhileBack, pourUndone, runReopened, surfacesReturned],
   'take-out': [notWhileBack],
   discard: [],
   'weigh-in': [weighInUndone],
@@ -29,6 +30,8 @@ const FOLLOWERS: Followers = {
   merge: [mergeUndone],
   reclaim: [],
   'pour-back': [topUpUndone],
+  'run-off': [],
+  'set-split': [setRejoined],
 }
 
 /** Undoes a movement with all that followed from it. @throws as `undoMovement` does */

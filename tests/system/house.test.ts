@@ -11,9 +11,10 @@ import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { FLAG_RULES } from '@/core/paint/flags'
 import { LIGHTFASTNESS } from '@/core/paint/pigments'
 import { BODIES, MATERIAL_KINDS, OPACITIES, SHEENS, STRENGTHS } from '@/core/paint/properties'
-import { FATES, PHOTO_STATES } from '@/core/piece/fates'
+import { FATES, LOOK_MOMENTS, PHOTO_STATES } from '@/core/piece/fates'
 import { PLAN_KINDS, WORK_KINDS } from '@/core/plan/design'
 import { PLAN_USES } from '@/core/plan/uses'
+import { STAYED_WAYS } from '@/core/run/stayed'
 import { UNIT_SYSTEMS } from '@/core/quantity/parse'
 import { SURFACE_GRADES, SURFACE_SHAPES } from '@/core/surface/stock'
 import { MOVEMENT_KINDS, VESSEL_KINDS } from '@/core/vessel/kinds'
@@ -115,6 +116,8 @@ const LISTS: Readonly<Record<string, readonly string[]>> = {
   'work.kind': WORK_KINDS,
   'piece.fate': FATES,
   'piece_photo.state': PHOTO_STATES,
+  'piece.stayed_how': STAYED_WAYS,
+  'look_due.moment': LOOK_MOMENTS,
   'surface_stock.shape': SURFACE_SHAPES,
   'surface_stock.grade': SURFACE_GRADES,
 }

@@ -4,6 +4,10 @@ export const CHOSEN_FATES = ['drying', 'keep', 'sold', 'gift', 'rework', 'scrap'
 export const FATES = [...CHOSEN_FATES, 'undone'] as const
 export type Fate = (typeof FATES)[number]
 
+/** When a piece wants to be looked at again after it was poured. */
+export const LOOK_MOMENTS = ['hour', 'day', 'dry'] as const
+export type LookMoment = (typeof LOOK_MOMENTS)[number]
+
 /** When a photo of a piece was taken. */
 export const PHOTO_STATES = ['wet', 'dry'] as const
 export type PhotoState = (typeof PHOTO_STATES)[number]

@@ -21,5 +21,7 @@ export const MOVEMENT_KINDS = [
   'merge',
   'reclaim',
   'pour-back',
+  'run-off',
+  'set-split',
 ] as const
 export type MovementKind = (typeof MOVEMENT_KINDS)[number]

@@ -87,7 +87,7 @@ describe('an additive stays with what it was dropped into', () => {
     const keep = async (bottle: string, jarId: string, isNew: boolean) => {
       const pourId = uuidv7()
       const takes = [{ vesselId: bottle, ul: 30_000 }]
-      await studio.run((tx) => pour(tx, { requestId: uuidv7(), vesselId: pourId, title: 'Ferry', takes }))
+      await studio.run((tx) => pour(tx, { requestId: uuidv7(), onto: [{ vesselId: pourId, title: 'Ferry', takes }] }))
       const newJar = isNew ? { label: 'Jar', capacityUl: null, tareMg: null } : null
       await studio.run((tx) => reclaimRunOff(tx, { requestId: uuidv7(), pourId, jarId, newJar, netMg: 9_000 }))
       return (await studio.run((tx) => findBottle(tx, jarId))).role

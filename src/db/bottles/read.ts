@@ -1,6 +1,6 @@
 import { NotFound } from '@/core/errors'
 import type { MaterialKind } from '@/core/paint/properties'
-import type { RecipeSnapshot } from '../ledger'
+import { notUndone, type RecipeSnapshot } from '../ledger'
 import type { Tx } from '../base/withStudio'
 
 /** A bottle as it stands on the rack. */
@@ -124,19 +124,32 @@ export interface LotPortion {
   readonly waterShare: number
 }
 
+/** Portions `c` of a vessel and a lot, with what is known of them. */
+const portions = (c: string) => `select c.vessel_id as "vesselId", c.lot_id as "lotId", c.ul, m.id as "materialId",
+    m.name as material, m.maker, m.kind, p.swatch_hex as hex, l.label as "lotLabel", l.tracked, l.opened_at as "openedAt",
+    l.price_minor as "priceMinor", l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids,
+    m.pigment_share as "pigmentShare", case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
+  from (${c}) c
+  join lot l on l.studio_id = $1 and l.id = c.lot_id
+  join material m on m.studio_id = l.studio_id and m.id = l.material_id
+  left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
+  order by c.ul desc, c.lot_id`
+
 /** Contents of vessels down to each lot, largest first. */
 export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPortion[]> {
   return tx.q<LotPortion>(
-    `select c.vessel_id as "vesselId", c.lot_id as "lotId", c.ul, m.id as "materialId", m.name as material, m.maker, m.kind,
-       p.swatch_hex as hex, l.label as "lotLabel", l.tracked, l.opened_at as "openedAt", l.price_minor as "priceMinor",
-       l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare",
-       case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
-     from vessel_content c
-     join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
-     join material m on m.studio_id = l.studio_id and m.id = l.material_id
-     left join paint p on p.studio_id = m.studio_id and p.material_id = m.id
-     where c.studio_id = $1 and c.vessel_id = any ($2) and c.ul > 0
-     order by c.ul desc, c.lot_id`,
+    portions('select vessel_id, lot_id, ul from vessel_content where studio_id = $1 and vessel_id = any ($2) and ul > 0'),
+    [tx.studioId, vesselIds],
+  )
+}
+
+/** What went from vessels to waste, down to each lot, largest first; what was undone is not in it. */
+export function wastedFrom(tx: Tx, vesselIds: readonly string[]): Promise<LotPortion[]> {
+  return tx.q<LotPortion>(
+    portions(`select x.from_vessel_id as vessel_id, x.lot_id, sum(x.ul)::bigint as ul
+      from movement_line x join vessel w on w.studio_id = x.studio_id and w.id = x.to_vessel_id and w.kind = 'waste'
+      where x.studio_id = $1 and x.from_vessel_id = any ($2) and ${notUndone('x', 'movement_id')}
+      group by 1, 2`),
     [tx.studioId, vesselIds],
   )
 }

@@ -121,11 +121,15 @@ describe('any sequence of movements', () => {
                 case 'pour':
                   return pour(tx, {
                     requestId,
-                    vesselId: uuidv7(),
-                    title: 'P',
-                    takes: [
-                      { vesselId, ul },
-                      { vesselId: other, ul: Math.ceil(ul / 2) },
+                    onto: [
+                      {
+                        vesselId: uuidv7(),
+                        title: 'P',
+                        takes: [
+                          { vesselId, ul },
+                          { vesselId: other, ul: Math.ceil(ul / 2) },
+                        ],
+                      },
                     ],
                   })
                 case 'weigh':

@@ -11,10 +11,12 @@ export {
 } from './containers'
 export { mixBottle, topUpBottle, useUndone, type MixBottle, type TopUpBottle } from './mix'
 export { discard, takeOut, weighInBottle, type WeighInBottle } from './bottles'
-export { pour, type PourInput } from './pour'
+export { pour, type PouredOnto } from './pour'
+export { wasteRunOff } from './runOff'
 export { mayGoBack, notWhileBack, pourBack, type MayGoBack, type PourBack } from './pourBack'
 export {
   mergeBottles,
+  keepRunOff,
   mergeUndone,
   reclaimRunOff,
   splitBottle,

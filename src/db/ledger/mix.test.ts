@@ -70,16 +70,17 @@ describe('mixing and pouring', () => {
       { vesselId: a, ul: 20_000 },
       { vesselId: b, ul: 20_000 },
     ]
-    const input = { requestId: uuidv7(), vesselId: uuidv7(), title: 'Ferry 1', takes }
-    await expect(studio.run((tx) => pour(tx, input))).rejects.toThrow(
+    const onto = uuidv7()
+    const input = (list = takes) => ({ requestId: uuidv7(), onto: [{ vesselId: onto, title: 'Ferry 1', takes: list }] })
+    await expect(studio.run((tx) => pour(tx, input()))).rejects.toThrow(
       /^White 2 holds 10\u00a0ml and 20\u00a0ml is wanted\. Mix/,
     )
     expect(await studio.holds(a)).toBe(60_000)
     // The same bottle twice (cup and reserve) gives the sum.
-    const twice = { ...input, requestId: uuidv7(), takes: [takes[0]!, { vesselId: a, ul: 5_000 }] }
+    const twice = input([takes[0]!, { vesselId: a, ul: 5_000 }])
     await studio.run((tx) => pour(tx, twice))
     expect(await studio.holds(a)).toBe(35_000)
-    expect(await studio.holds(twice.vesselId)).toBe(25_000)
+    expect(await studio.holds(onto)).toBe(25_000)
     await expectBalanced(studio)
   })
 

@@ -22,7 +22,7 @@ async function room() {
   const pourIt = async (ul: number, vesselId = onto) =>
     (
       await studio.run((tx) =>
-        pour(tx, { requestId: uuidv7(), vesselId, title: 'Ferry 3', takes: [{ vesselId: bottle, ul }] }),
+        pour(tx, { requestId: uuidv7(), onto: [{ vesselId, title: 'Ferry 3', takes: [{ vesselId: bottle, ul }] }] }),
       )
     ).movementId
   const back = (movementId: string, ul: number, requestId = uuidv7()) =>

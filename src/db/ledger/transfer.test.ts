@@ -284,11 +284,15 @@ describe('run-off', () => {
     await studio.run((tx) =>
       pour(tx, {
         requestId: uuidv7(),
-        vesselId: pourId,
-        title: 'P',
-        takes: [
-          { vesselId: a, ul: 60_000 },
-          { vesselId: b, ul: 30_000 },
+        onto: [
+          {
+            vesselId: pourId,
+            title: 'P',
+            takes: [
+              { vesselId: a, ul: 60_000 },
+              { vesselId: b, ul: 30_000 },
+            ],
+          },
         ],
       }),
     )
@@ -413,11 +417,15 @@ describe('any interleaving from several clients', () => {
               if (op === 'pour')
                 return pour(tx, {
                   requestId,
-                  vesselId: fresh,
-                  title: 'P',
-                  takes: [
-                    { vesselId, ul },
-                    { vesselId: other, ul: 500 },
+                  onto: [
+                    {
+                      vesselId: fresh,
+                      title: 'P',
+                      takes: [
+                        { vesselId, ul },
+                        { vesselId: other, ul: 500 },
+                      ],
+                    },
                   ],
                 })
               if (op === 'water') return waterBottle(tx, { requestId, vesselId, waterId: water, ul })

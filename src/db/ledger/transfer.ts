@@ -7,6 +7,7 @@ import { recipeOfContent } from './recipeOf'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked, type Line } from './book'
 import { refreshLook } from './colour'
+import type { OffPour } from './runOff'
 import type { Follow } from './undo'
 import { countWater } from './water'
 
@@ -186,14 +187,18 @@ export const mergeUndone: Follow = async (tx, { movementId }) => {
   )
 }
 
-export interface ReclaimRunOff {
-  readonly requestId: string
-  /** The vessel of the pour it ran off. */
-  readonly pourId: string
+/** A jar run-off goes into. */
+export interface IntoJar {
   /** A jar that is there, or the id of a new one. */
   readonly jarId: string
   /** Name, size and empty weight of a new jar; null: pour into one that is there. */
   readonly newJar: { readonly label: string; readonly capacityUl: number | null; readonly tareMg: number | null } | null
+}
+
+export interface ReclaimRunOff extends IntoJar {
+  readonly requestId: string
+  /** The vessel of the pour it ran off. */
+  readonly pourId: string
   /** Net weight of what was scraped together, mg. */
   readonly netMg: number
   readonly at?: Date | undefined
@@ -208,26 +213,48 @@ const JAR_DAYS = 60
  */
 export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & { ul: number }> {
   if (!(r.netMg > 0)) throw new Invalid('The scale shows nothing. Weigh the jar with the run-off in it.', 'gross')
-  const [row] = await tx.q<{ density: number; additive: boolean }>(
+  const { density } = await lyingOn(tx, [r.pourId])
+  if (!density) throw new Invalid('Nothing of that pour is left to be scraped together.', 'pourId')
+  const ul = Math.round(r.netMg / density)
+  return { ...(await keepRunOff(tx, { ...r, from: [{ vesselId: r.pourId, ul }] })), ul }
+}
+
+/** Mean density of what lies on pours, g/ml, and whether an additive is in it. */
+async function lyingOn(tx: Tx, pours: readonly string[]): Promise<{ density: number | null; additive: boolean | null }> {
+  const [row] = await tx.q<{ density: number | null; additive: boolean | null }>(
     `select sum(c.ul * m.density_g_per_ml) / nullif(sum(c.ul), 0) as density,
        bool_or(c.ul > 0 and m.kind = 'additive') as additive
      from vessel_content c join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
      join material m on m.studio_id = l.studio_id and m.id = l.material_id
-     where c.studio_id = $1 and c.vessel_id = $2`,
-    [tx.studioId, r.pourId],
+     where c.studio_id = $1 and c.vessel_id = any ($2)`,
+    [tx.studioId, pours],
   )
-  if (!row?.density) throw new Invalid('Nothing of that pour is left to be scraped together.', 'pourId')
-  const ul = Math.round(r.netMg / row.density)
+  return row!
+}
+
+/**
+ * Puts what ran off pours into a jar, from each of its own mean composition.
+ * @throws NotEnough when it is more than was poured; OverCapacity, NotFound, Invalid
+ */
+export async function keepRunOff(
+  tx: Tx,
+  r: IntoJar & { requestId: string; from: readonly OffPour[]; at?: Date | undefined },
+): Promise<Booked> {
+  const from = r.from.filter((f) => f.ul > 0)
+  const pours = from.map((f) => f.vesselId)
+  const ul = from.reduce((sum, f) => sum + f.ul, 0)
   const booked = await book(tx, {
     kind: 'reclaim',
     requestId: r.requestId,
-    payload: { pourId: r.pourId, jarId: r.jarId, netMg: r.netMg },
-    vessels: r.newJar ? [r.pourId] : [r.pourId, r.jarId],
+    payload: { from: from.map((f) => [f.vesselId, f.ul]), jarId: r.jarId },
+    vessels: r.newJar ? pours : [...pours, r.jarId],
     at: r.at,
     async decide(held) {
-      const lines = takeFrom(held(r.pourId), ul).map((p) => ({ ...p, from: r.pourId, to: r.jarId }))
+      const lines = from.flatMap((f) =>
+        takeFrom(held(f.vesselId), f.ul).map((p) => ({ ...p, from: f.vesselId, to: r.jarId })),
+      )
       // What holds silicone must never lie under a pour.
-      if (r.newJar) await jar(tx, r, ul, row.additive ? 'pour' : 'base coat')
+      if (r.newJar) await jar(tx, r, ul, (await lyingOn(tx, pours)).additive ? 'pour' : 'base coat')
       return lines
     },
   })
@@ -239,10 +266,10 @@ export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & 
     await refreshLook(tx, [r.jarId])
     await countWater(tx, r.jarId)
   }
-  return { ...booked, ul }
+  return booked
 }
 
-async function jar(tx: Tx, r: ReclaimRunOff, ul: number, role: Role): Promise<void> {
+async function jar(tx: Tx, r: IntoJar & { at?: Date | undefined }, ul: number, role: Role): Promise<void> {
   const { label, capacityUl, tareMg } = r.newJar!
   if (capacityUl !== null && ul > capacityUl)
     throw new Invalid(

@@ -1,4 +1,5 @@
-import type { PhotoState } from '@/core/piece/fates'
+import type { LookMoment, PhotoState } from '@/core/piece/fates'
+import type { StayedWay } from '@/core/run/stayed'
 import { NotFound } from '@/core/errors'
 import type { Surface } from '@/core/surface/shapes'
 import { notUndone } from '../ledger'
@@ -25,14 +26,23 @@ export interface Piece {
   readonly faults: readonly string[]
   readonly fate: string
   readonly revision: number
+  /** Shared by the pieces of one set; null where it is one alone. */
+  readonly setId: string | null
+  /** The run it was poured in; null where it was booked at once. */
+  readonly runId: string | null
+  /** How it is known what stayed on it; null where nobody said. */
+  readonly stayedHow: StayedWay | null
+  readonly driesAt: string
+  /** Looks that are due or were taken. */
+  readonly looks: readonly { readonly moment: LookMoment; readonly dueAt: string; readonly doneAt: string | null }[]
   /** What went in, bottle by bottle, most first. */
   readonly colours: readonly PieceColour[]
   readonly photos: readonly { id: string; state: PhotoState; width: number; height: number; takenAt: string }[]
 }
 
 /** What bottles gave a piece `p`, less what was poured back into them, by line. */
-const GIVEN = `select l.from_vessel_id as bottle_id, l.ul from movement_line l
-    where l.studio_id = p.studio_id and l.movement_id = p.movement_id
+const GIVEN = `select l.from_vessel_id as bottle_id, round(l.ul * p.poured_share)::bigint as ul from movement_line l
+    where l.studio_id = p.studio_id and l.movement_id = p.movement_id and l.to_vessel_id = p.poured_into
   union all
   select l.to_vessel_id, -l.ul from movement_line l
     join movement m on m.studio_id = l.studio_id and m.id = l.movement_id and m.kind = 'pour-back'
@@ -41,7 +51,9 @@ const GIVEN = `select l.from_vessel_id as bottle_id, l.ul from movement_line l
 
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
     p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.next_time as "nextTime", p.rating,
-    p.faults, p.fate, p.revision,
+    p.faults, p.fate, p.revision, p.set_id as "setId", p.run_id as "runId", p.stayed_how as "stayedHow", p.dries_at as "driesAt",
+    coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at) order by d.due_at)
+      from look_due d where d.studio_id = p.studio_id and d.piece_id = p.id), '[]') as looks,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
       from (select v.label, b.colour_hex as hex, sum(g.ul)::bigint as ul
             from (${GIVEN}) g
@@ -86,6 +98,27 @@ export function loadedOf(tx: Tx, pieceId: string): Promise<{ bottle: string; ul:
      where p.studio_id = $1 and p.id = $2 and t.ul > 0 order by t.ul desc`,
     [tx.studioId, pieceId],
   )
+}
+
+/** Pieces of a set, in the order they were poured. */
+export function piecesOfSet(tx: Tx, setId: string): Promise<{ id: string; title: string }[]> {
+  return tx.q(
+    `select id, title from piece where studio_id = $1 and set_id = $2 and fate <> 'undone' order by length(title), title`,
+    [tx.studioId, setId],
+  )
+}
+
+/** Run-off of pieces of one technique, as far as it was weighed: how many, and the mean share of what was poured. */
+export async function weighedRunOff(tx: Tx, technique: string): Promise<{ pieces: number; share: number }> {
+  const [row] = await tx.q<{ pieces: number; share: number }>(
+    `select count(*)::int as pieces, coalesce(avg(1 - x.left_ul / x.poured_ul), 0)::float8 as share from (
+       select (select coalesce(sum(c.ul), 0) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id)::float8 as left_ul,
+         (select sum(g.ul) from (${GIVEN}) g)::float8 as poured_ul
+       from piece p where p.studio_id = $1 and p.technique = $2 and p.fate <> 'undone' and p.stayed_how in ('weighed', 'by run-off')
+     ) x where x.poured_ul > 0`,
+    [tx.studioId, technique],
+  )
+  return row!
 }
 
 /** The picture of a photo, JPEG; undefined where there is none. */

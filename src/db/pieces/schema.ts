@@ -1,4 +1,4 @@
-import { PHOTO_STATES, CHOSEN_FATES } from '@/core/piece/fates'
+import { PHOTO_STATES, CHOSEN_FATES, LOOK_MOMENTS } from '@/core/piece/fates'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
 import { FAULTS } from '@/core/piece/faults'
@@ -41,6 +41,7 @@ export const photoSchema = object({
     .required('Choose a photo first.')
     .test('size', 'This photo is larger than 20 MB. Make it smaller, and try again.', (f) => f.size <= PHOTO.bytes),
 })
+export const lookedSchema = object({ pieceId: idSchema, moment: string().oneOf(LOOK_MOMENTS).required() })
 export const removePhotoSchema = object({ id: idSchema })
 export const reclaimSchema = object({
   requestId: idSchema,

@@ -1,5 +1,5 @@
 import { Conflict, FikaError, NotFound } from '@/core/errors'
-import type { PhotoState } from '@/core/piece/fates'
+import { LOOK_MOMENTS, type LookMoment, type PhotoState } from '@/core/piece/fates'
 import type { Tx } from '../base/withStudio'
 import { PHOTO, type PieceInput } from './schema'
 
@@ -59,4 +59,34 @@ export async function addPhoto(tx: Tx, p: PiecePhoto): Promise<void> {
 /** Takes a photo away; one that is gone already stays gone. */
 export async function removePhoto(tx: Tx, id: string): Promise<void> {
   await tx.q('delete from piece_photo where studio_id = $1 and id = $2', [tx.studioId, id])
+}
+
+/** Photos that were taken during a run, hung beside its pieces as wet ones; `pieceOf` says which belongs where. */
+export async function hangRunPhotos(tx: Tx, pieceOf: ReadonlyMap<string, string>): Promise<void> {
+  await tx.q(
+    `insert into piece_photo (studio_id, id, piece_id, state, width, height, image, taken_at)
+     select f.studio_id, gen_random_uuid(), x.piece_id, 'wet', f.width, f.height, f.image, f.taken_at
+     from unnest($2::uuid[], $3::uuid[]) as x (photo_id, piece_id)
+     join run_photo f on f.studio_id = $1 and f.id = x.photo_id`,
+    [tx.studioId, [...pieceOf.keys()], [...pieceOf.values()]],
+  )
+}
+
+/** Says when a piece wants to be looked at again. */
+export async function remindOfLooks(tx: Tx, pieceId: string, due: Readonly<Record<LookMoment, Date>>): Promise<void> {
+  await tx.q(
+    `insert into look_due (studio_id, piece_id, moment, due_at)
+     select $1, $2, m, at from unnest($3::text[], $4::timestamptz[]) as x (m, at)
+     on conflict (studio_id, piece_id, moment) do nothing`,
+    [tx.studioId, pieceId, LOOK_MOMENTS, LOOK_MOMENTS.map((m) => due[m])],
+  )
+}
+
+/** Notes that a piece was looked at; looked at twice is once. @throws NotFound where nothing was due */
+export async function noteLooked(tx: Tx, l: { pieceId: string; moment: LookMoment }): Promise<void> {
+  const done = await tx.q(
+    `update look_due set done_at = coalesce(done_at, now()) where studio_id = $1 and piece_id = $2 and moment = $3 returning 1`,
+    [tx.studioId, l.pieceId, l.moment],
+  )
+  if (done.length === 0) throw new NotFound('look at this piece')
 }

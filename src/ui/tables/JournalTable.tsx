@@ -21,6 +21,8 @@ const WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
   merge: 'Poured together',
   reclaim: 'Run-off kept',
   'pour-back': 'Poured back',
+  'run-off': 'Run-off to waste',
+  'set-split': 'Set told apart',
   finish: 'Finished',
   undo: 'Undone',
 }
