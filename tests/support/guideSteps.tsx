@@ -4,7 +4,7 @@ import { START_BELIEFS } from '@/core/consistency/dilution'
 import { START_BANDS } from '@/core/consistency/levelTime'
 import { guideState, type GuideEvent, type GuideLine } from '@/core/mix/guide'
 import type { KeptPlan } from '@/db/mixings/plan'
-import { KeyPlace } from '@/stations/bench/guide/StepKey'
+import { KeyPlace } from '@/ui/hand/StepKey'
 import type { StepProps } from '@/stations/bench/guide/stepProps'
 
 const line = (name: string, plannedUl: number): GuideLine => ({

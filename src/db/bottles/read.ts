@@ -138,7 +138,9 @@ const portions = (c: string) => `select c.vessel_id as "vesselId", c.lot_id as "
 /** Contents of vessels down to each lot, largest first. */
 export function portionsOf(tx: Tx, vesselIds: readonly string[]): Promise<LotPortion[]> {
   return tx.q<LotPortion>(
-    portions('select vessel_id, lot_id, ul from vessel_content where studio_id = $1 and vessel_id = any ($2) and ul > 0'),
+    portions(
+      'select vessel_id, lot_id, ul from vessel_content where studio_id = $1 and vessel_id = any ($2) and ul > 0',
+    ),
     [tx.studioId, vesselIds],
   )
 }

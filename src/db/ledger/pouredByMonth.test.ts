@@ -16,7 +16,11 @@ it('sums what was poured and thrown away by month, without what was undone or po
   const month = at.toISOString().slice(0, 7)
   const take = (ul: number, when: Date) =>
     studio.run((tx) =>
-      pour(tx, { requestId: uuidv7(), onto: [{ vesselId: uuidv7(), title: 'P', takes: [{ vesselId: bottle, ul }] }], at: when }),
+      pour(tx, {
+        requestId: uuidv7(),
+        onto: [{ vesselId: uuidv7(), title: 'P', takes: [{ vesselId: bottle, ul }] }],
+        at: when,
+      }),
     )
   const first = await take(14_000, at)
   const back = (movementId: string, ul: number) =>

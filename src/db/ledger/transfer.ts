@@ -220,7 +220,10 @@ export async function reclaimRunOff(tx: Tx, r: ReclaimRunOff): Promise<Booked & 
 }
 
 /** Mean density of what lies on pours, g/ml, and whether an additive is in it. */
-async function lyingOn(tx: Tx, pours: readonly string[]): Promise<{ density: number | null; additive: boolean | null }> {
+async function lyingOn(
+  tx: Tx,
+  pours: readonly string[],
+): Promise<{ density: number | null; additive: boolean | null }> {
   const [row] = await tx.q<{ density: number | null; additive: boolean | null }>(
     `select sum(c.ul * m.density_g_per_ml) / nullif(sum(c.ul), 0) as density,
        bool_or(c.ul > 0 and m.kind = 'additive') as additive

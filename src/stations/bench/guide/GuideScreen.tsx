@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { guideState, standing, type GuideEvent } from '@/core/mix/guide'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
@@ -15,12 +15,13 @@ import { JudgeStep } from './JudgeStep'
 import { LabelStep } from './LabelStep'
 import { OvershootStep } from './OvershootStep'
 import { PourStep } from './PourStep'
-import { ScaleLine } from './ScaleLine'
-import { KeyPlace, StepKey } from './StepKey'
+import { ScaleLine } from '@/ui/hand/ScaleLine'
+import { KeyPlace, StepKey } from '@/ui/hand/StepKey'
 import { pouringOf } from './pouring'
 import type { StepProps } from './stepProps'
 import { useMixing } from './useMixing'
-import { useTone } from './useTone'
+import { useAwake } from '@/ui/hand/useAwake'
+import { useTone } from '@/ui/hand/useTone'
 import type { GuidedMixing } from '@/db/mixings/write'
 import benchStyles from '../bench.module.css'
 import guideStyles from './guide.module.css'
@@ -210,27 +211,4 @@ function Ended({ vesselId }: { vesselId: string | null }) {
       </div>
     </div>
   )
-}
-
-/** Keeps the screen on while a mix is under way, where the browser can. */
-function useAwake(): void {
-  useEffect(() => {
-    let lock: { release: () => Promise<void> } | undefined
-    const take = () => {
-      const wake = (
-        navigator as { wakeLock?: { request: (type: 'screen') => Promise<{ release: () => Promise<void> }> } }
-      ).wakeLock
-      if (document.visibilityState === 'visible')
-        wake?.request('screen').then(
-          (l) => (lock = l),
-          () => undefined,
-        )
-    }
-    take()
-    document.addEventListener('visibilitychange', take)
-    return () => {
-      document.removeEventListener('visibilitychange', take)
-      void lock?.release()
-    }
-  }, [])
 }

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, render } from '@testing-library/react'
 import { BottleForm } from './LabelStep'
-import { KeyPlace } from './StepKey'
+import { KeyPlace } from '@/ui/hand/StepKey'
 
 const push = jest.fn()
 

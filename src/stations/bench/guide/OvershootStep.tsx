@@ -2,7 +2,7 @@
 
 import { formatGrams, formatMl, massMg } from '@/core/quantity/format'
 import type { StepProps } from './stepProps'
-import { StepKey } from './StepKey'
+import { StepKey } from '@/ui/hand/StepKey'
 import guideStyles from './guide.module.css'
 import benchStyles from '../bench.module.css'
 

@@ -1,7 +1,7 @@
 'use client'
 
 import type { useScale } from '@/ui/hooks/useScale'
-import styles from './guide.module.css'
+import styles from './hand.module.css'
 
 /** Pours of the stand-in: how fast, g/s, and how exact a hand is. */
 const RATE = 28

@@ -2,8 +2,8 @@
 
 import { createContext, useContext } from 'react'
 import { createPortal } from 'react-dom'
-import { useHandKeys, type Press } from '@/ui/hooks/useHandKeys'
-import styles from './guide.module.css'
+import { useHandKeys, type Press } from '../hooks/useHandKeys'
+import styles from './hand.module.css'
 
 /** Where the one big key is drawn, and whether something is on its way. */
 export const KeyPlace = createContext<{ place: HTMLElement | null; busy: boolean }>({ place: null, busy: false })
