@@ -7,7 +7,7 @@ const USUAL_BYTES = 256_000
 /** Paths that take more, with what they take and its bytes. */
 const LARGER: readonly { readonly path: RegExp; readonly what: string; readonly bytes: number }[] = [
   { path: /^\/paints\/import(\/|$)/, what: 'A list', bytes: 10_000_000 },
-  { path: /^\/wall(\/|$)/, what: 'A photo', bytes: 20_000_000 },
+  { path: /^\/(wall|pour\/run)(\/|$)/, what: 'A photo', bytes: 20_000_000 },
   { path: /^\/plan\/[^/]+\/rehearse(\/|$)/, what: 'A rehearsal', bytes: 5_000_000 },
 ]
 

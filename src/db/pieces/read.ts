@@ -33,6 +33,8 @@ export interface Piece {
   /** How it is known what stayed on it; null where nobody said. */
   readonly stayedHow: StayedWay | null
   readonly driesAt: string
+  /** What the books say lies on it, µl. */
+  readonly leftUl: number
   /** Looks that are due or were taken. */
   readonly looks: readonly { readonly moment: LookMoment; readonly dueAt: string; readonly doneAt: string | null }[]
   /** What went in, bottle by bottle, most first. */
@@ -52,6 +54,7 @@ const GIVEN = `select l.from_vessel_id as bottle_id, round(l.ul * p.poured_share
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
     p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.next_time as "nextTime", p.rating,
     p.faults, p.fate, p.revision, p.set_id as "setId", p.run_id as "runId", p.stayed_how as "stayedHow", p.dries_at as "driesAt",
+    coalesce((select sum(c.ul) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id), 0)::bigint as "leftUl",
     coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at) order by d.due_at)
       from look_due d where d.studio_id = p.studio_id and d.piece_id = p.id), '[]') as looks,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)

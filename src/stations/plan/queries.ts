@@ -1,16 +1,15 @@
 import type { PlanBottle } from '@/core/plan/bottle'
-import type { DriedFilm } from '@/core/plan/crackRisk'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { costOf } from '@/core/purchase/cost'
 import { groupBy } from '@/core/groupBy'
 import { scheduleAll, type Job } from '@/core/schedule/backwards'
-import { areas } from '@/core/surface/area'
 import { pourUl } from '@/core/surface/coverage'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { bottlesInUse, portionsOf, type BottleFull, type LotPortion } from '@/db/bottles/read'
 import { listFormulas } from '@/db/formulas/formulas'
 import { makersWord } from '@/db/materials/makersWord'
 import { studioFacts, type StudioFacts } from '@/db/people/studio'
+import { driedFilms } from '@/db/pieces/driedFilms'
 import { listPieces, type Piece } from '@/db/pieces/read'
 import { listPlans, openTakes, type PlanWithParts } from '@/db/plans/read'
 import { listRecipes } from '@/db/recipes/recipes'
@@ -102,18 +101,6 @@ function jobsOf(plans: readonly PlanWithParts[], techniques: TechniqueBook, amon
   return plans.flatMap((p) => {
     const technique = techniques.find(p.technique)
     return technique ? planJob(p, technique, among) : []
-  })
-}
-
-/** The studio's own films: what is expected to have stayed of each poured piece, and whether it cracked. */
-function driedFilms(pieces: readonly Piece[], techniques: TechniqueBook): DriedFilm[] {
-  return pieces.flatMap((p) => {
-    const technique = techniques.find(p.technique)
-    if (!technique || p.fate === 'drying') return []
-    const { faceMm2, edgesMm2 } = areas(p.surface)
-    const ul = p.colours.reduce((sum, c) => sum + c.ul, 0)
-    const wetMm = (ul * (1 - technique.runOffShare)) / (faceMm2 + edgesMm2)
-    return [{ wetMm, waterOfPaint: 0.2, cracked: p.faults.includes('crazing') }]
   })
 }
 

@@ -2,11 +2,28 @@ import Link from 'next/link'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { formatMl } from '@/core/quantity/format'
 import type { PlanWithParts } from '@/db/plans/read'
+import type { StudioFacts } from '@/db/people/studio'
+import type { OpenRun } from '@/db/runs/read'
+import type { StockedSurface } from '@/db/surfaces/read'
 import { EmptyState } from '@/ui/frame/Notice'
 import { PlanCard } from '@/ui/tables/PlanCard'
+import { OpenRuns } from './OpenRuns'
+import { WithoutPlan } from './WithoutPlan'
 
 /** Plans still to pour, for choosing what is poured today. */
-export function OpenPlans({ plans, techniques }: { plans: PlanWithParts[]; techniques: TechniqueBook }) {
+export function OpenPlans({
+  plans,
+  techniques,
+  runs,
+  stock,
+  studio,
+}: {
+  plans: PlanWithParts[]
+  techniques: TechniqueBook
+  runs: readonly OpenRun[]
+  stock: readonly StockedSurface[]
+  studio: StudioFacts
+}) {
   const shown = plans.filter((p) => !p.pouredAt)
   return (
     <>
@@ -18,6 +35,7 @@ export function OpenPlans({ plans, techniques }: { plans: PlanWithParts[]; techn
           New plan
         </Link>
       </div>
+      <OpenRuns runs={runs} zone={studio.zone} />
       {shown.length === 0 ? (
         <EmptyState title="Nothing is planned">
           A plan says how much of each bottle a surface takes, what is short, and what it costs.
@@ -39,6 +57,7 @@ export function OpenPlans({ plans, techniques }: { plans: PlanWithParts[]; techn
           ))}
         </ul>
       )}
+      <WithoutPlan stock={stock} units={studio.units} />
     </>
   )
 }

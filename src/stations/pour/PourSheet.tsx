@@ -23,6 +23,7 @@ import { readVolume } from '@/ui/forms/QuantityInput'
 import { useDropSizes } from '@/ui/hooks/useDropSizes'
 import { useSend } from '@/ui/hooks/useSend'
 import { pourAction } from './actions'
+import { BeginRun } from './BeginRun'
 
 const BEFORE = [
   'Surface level, pins under, back taped',
@@ -30,7 +31,7 @@ const BEFORE = [
   'Every bottle shaken or stirred, and its ribbon checked',
 ] as const
 
-/** The card for the day: check the bottles off, set what really went in, book it with one tap. */
+/** The day of a plan: step by step beside the wet surface; or what really went in, booked at once with one tap. */
 export function PourSheet({
   plan,
   bottles,
@@ -93,6 +94,12 @@ export function PourSheet({
       </div>
       <div className="wide-left">
         <section className="panel" aria-label="Bottles">
+          {plan.pouredAt ? null : (
+            <>
+              <BeginRun planId={plan.id} />
+              <h2 className="after">Or book it at once</h2>
+            </>
+          )}
           <table className="sheet said">
             <thead>
               <tr>
@@ -192,7 +199,7 @@ export function PourSheet({
           ) : null}
           <button
             type="button"
-            className="go"
+            className="go second"
             style={{ minHeight: 64, width: '100%', fontSize: '1.25rem', marginTop: 14 }}
             disabled={pending || Boolean(unreadable) || Boolean(plan.pouredAt) || parts.length === 0}
             onClick={() => book()}

@@ -1,0 +1,76 @@
+import { judgeWater } from '@/core/mix/waterLimit'
+import { groupBy } from '@/core/groupBy'
+import { factsFromTexts, needsOf } from '@/core/vessel/needs'
+import type { Read } from '@/core/vessel/thickening'
+import { bottlesInUse, listJars, portionsOf } from '@/db/bottles/read'
+import { listWaters } from '@/db/materials/mixable'
+import { studioFacts } from '@/db/people/studio'
+import { driedFilms } from '@/db/pieces/driedFilms'
+import { listPieces } from '@/db/pieces/read'
+import { dryingPlaces, roomFacts } from '@/db/room/read'
+import { findRun, remediesFared } from '@/db/runs/read'
+import { techniqueBook } from '@/db/techniques/read'
+import type { Tx } from '@/db/base/withStudio'
+import { dayAndTime } from '@/ui/tables/dates'
+import type { RunDesk, TableBottle } from './desk'
+
+/** Everything the screen of a run works with. @throws NotFound */
+export async function runDesk(tx: Tx, id: string): Promise<RunDesk> {
+  const run = await findRun(tx, id)
+  const studio = await studioFacts(tx)
+  const techniques = await techniqueBook(tx)
+  const room = await roomFacts(tx)
+  return {
+    run,
+    bottles: await tableBottles(tx),
+    jars: await listJars(tx),
+    waters: (await listWaters(tx)).map(({ id: water, name }) => ({ id: water, name })),
+    places: (await dryingPlaces(tx)).map((p) => p.name),
+    fared: await remediesFared(tx),
+    dried: driedFilms(await listPieces(tx), techniques),
+    celsius: room.celsius,
+    humidity: room.humidity,
+    units: studio.units,
+    now: Date.now(),
+  }
+}
+
+/** Every bottle that may be reached for, with what it needs first. */
+async function tableBottles(tx: Tx): Promise<TableBottle[]> {
+  const { water, zone } = await studioFacts(tx)
+  const techniques = await techniqueBook(tx)
+  const bottles = await bottlesInUse(tx)
+  const held = groupBy(
+    await portionsOf(
+      tx,
+      bottles.map((b) => b.id),
+    ),
+    (p) => p.vesselId,
+  )
+  const now = Date.now()
+  return bottles.map((b) => {
+    const portions = held.get(b.id) ?? []
+    const mass = portions.reduce((sum, p) => sum + p.ul * p.densityGPerMl, 0)
+    const roomUl = portions.length ? judgeWater(portions, water).roomUl : 0
+    const needs = needsOf({ ...factsFromTexts(b, now, techniques), roomUl }, now, (at) => dayAndTime(at, zone))
+    return {
+      id: b.id,
+      code: b.code,
+      label: b.label,
+      hex: b.hex ?? '#bdbdbd',
+      sheen: b.sheen,
+      role: b.role,
+      ul: b.ul,
+      densityGPerMl: b.ul > 0 ? mass / b.ul : 1.15,
+      flow: { ...readOf(b), readAt: b.readAt === null ? null : Date.parse(b.readAt), roomUl },
+      // How thick it is, is said against this pour and not against what it was mixed for.
+      todo: needs.filter((n) => n.kind !== 'low' && n.kind !== 'thickened').map(({ short, todo }) => ({ short, todo })),
+      isReference: b.isReference,
+      hasAdditive: b.hasAdditive,
+    }
+  })
+}
+
+const readOf = ({ ul, role, technique, levelTimeS, w, readW, curveB, thickens }: Read): Read => ({
+  ...{ ul, role, technique, levelTimeS, w, readW, curveB, thickens },
+})
