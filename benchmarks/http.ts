@@ -1,10 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { sealData } from 'iron-session'
 import type { Answer } from '@/core/answer'
-
-/** A session, sealed as the app seals it. */
-export const sealed = (token: string): Promise<string> =>
-  sealData({ token }, { password: process.env.FIKA_COOKIE_SECRET! })
+import { sealed } from '../tests/support/sealed'
 
 /** A Cookie header that bears a session. */
 export const cookieOf = async (token: string): Promise<string> => `fika=${await sealed(token)}`

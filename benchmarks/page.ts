@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test'
 import type { Signed } from '@/db/people/sessions'
 import { person, signUp } from '../tests/support/accounts'
-import { sealed } from './http'
 import { launch } from '../tests/support/chromium'
+import { sealed } from '../tests/support/sealed'
 
 /** Work in a real page, signed in to a fresh studio of its own; the browser is closed whatever happens. */
 export async function inPage<T>(

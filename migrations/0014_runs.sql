@@ -140,17 +140,17 @@ begin
     loop
       if object.no = 1 then
         update piece set surface = object.surface, set_id = one.id, poured_share = object.share,
-          title = left(one.title, 114) || ' 1', surface_cost_minor = object.cost
+          title = left(one.title, 114) || ' (1)', surface_cost_minor = object.cost
           where studio_id = one.studio_id and id = one.id;
         continue;
       end if;
       new_piece := gen_random_uuid();
       new_vessel := gen_random_uuid();
       insert into vessel (studio_id, id, kind, label, created_at)
-        values (one.studio_id, new_vessel, 'pour', left(one.title, 114) || ' ' || object.no, one.poured_at);
+        values (one.studio_id, new_vessel, 'pour', left(one.title, 114) || ' (' || object.no || ')', one.poured_at);
       insert into piece (studio_id, id, plan_id, vessel_id, movement_id, title, technique, surface, surface_cost_minor, poured_at,
           drying_notes, next_time, rating, faults, fate, set_id, poured_into, poured_share)
-        values (one.studio_id, new_piece, one.plan_id, new_vessel, one.movement_id, left(one.title, 114) || ' ' || object.no,
+        values (one.studio_id, new_piece, one.plan_id, new_vessel, one.movement_id, left(one.title, 114) || ' (' || object.no || ')',
           one.technique, object.surface, object.cost, one.poured_at, one.drying_notes, one.next_time, one.rating, one.faults,
           one.fate, one.id, one.vessel_id, object.share);
       -- By what the first held before any was taken off it: its own rest keeps what rounding leaves.

@@ -2,16 +2,16 @@ import { expect, test, type Page } from '@playwright/test'
 import jsQR from 'jsqr'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
-import { scaleAddress } from '@/devices/scale/stream'
-import { startScale, type ScaleStandIn } from '@/devices/scale/standIn'
+import type { ScaleStandIn } from '@/devices/scale/standIn'
 import { serious } from '../support/axe'
 import { drawerCsv } from '../support/drawerCsv'
 import { choose, pick, startStudio } from '../support/people'
-import { random } from '../support/random'
+import { holdScale, SCALE_WAIT_MS } from '../support/scale'
 
 let scale: ScaleStandIn
 test.beforeAll(async () => {
-  scale = await startScale({ port: scaleAddress()!.port, random: random(21), clock: Date.now })
+  test.setTimeout(SCALE_WAIT_MS)
+  scale = await holdScale(21)
 })
 test.afterAll(() => scale.close())
 

@@ -27,7 +27,10 @@ import { bringInAction } from '@/stations/plan/starter/actions'
 import { removeTechniqueAction, saveTechniqueAction } from '@/stations/plan/techniques/actions'
 import { dropWorkAction, saveWorkAction } from '@/stations/plan/works/actions'
 import { SHIPPED } from '@/core/technique/techniques'
-import { pourAction } from '@/stations/pour/actions'
+import * as pouring from '@/stations/pour/actions'
+import { noteRunEvent } from '@/db/runs/write'
+import { findRun } from '@/db/runs/read'
+import { withStudio } from '@/db/base/withStudio'
 import * as rack from '@/stations/rack/actions'
 import * as wall from '@/stations/wall/actions'
 
@@ -51,6 +54,28 @@ const recipeBody = (paintId: string) => ({
   technique: 'straight',
 })
 const list = () => new File(['name,body\nQuay Red,soft\n'], 'list.csv')
+
+/** A pour without a plan onto which a little of a bottle went. */
+async function pouredRun(who: Pick<Signed, 'studioId' | 'accountId'>, bottle: string): Promise<string> {
+  const surface = { shape: 'rectangle', lengthMm: 100, widthMm: 100, edgeMm: 0, count: 1 }
+  const run = { id: id(), planId: null, title: 'Card', technique: 'ring', surfaces: [{ surface, stockId: null }] }
+  value(await pouring.beginRunAction(run))
+  await withStudio(who, async (tx) => {
+    const [piece] = (await findRun(tx, run.id)).plan.pieces
+    const event = {
+      kind: 'load',
+      cup: id(),
+      layer: null,
+      way: 'side',
+      piece: piece!.id,
+      bottle,
+      ul: 500,
+      how: 'eye',
+    } as const
+    await noteRunEvent(tx, run.id, { requestId: id(), event })
+  })
+  return run.id
+}
 
 /** One of everything, made through the actions by whoever is signed in. */
 export async function oneOfEverything({ studioId, accountId }: Signed) {
@@ -77,9 +102,10 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     tareMg: 30_000,
     restHours: 12,
   })
-  const [bottle, second] = [id(), id()]
+  const [bottle, second, third] = [id(), id(), id()]
   value(await bookMixAction(mix(bottle, 'Loch')))
   value(await bookMixAction(mix(second, 'Weir', 40_000)))
+  value(await bookMixAction(mix(third, 'Sluice', 20_000)))
   const plan = (planId: string) => planInput([bottle], { id: planId })
   const [poured, open, workId] = [id(), id(), id()]
   const work = { id: workId, revision: null, kind: 'gift', title: 'For a friend', dueOn: '2027-01-05' }
@@ -102,7 +128,7 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     takes: [{ vesselId: bottle, ul: 16_000 }],
   })
   const piece = pour(poured)
-  value(await pourAction(piece))
+  value(await pouring.pourAction(piece))
   const buy = (c: { lotId: string; vesselId: string }) => ({
     requestId: id(),
     totalMinor: 900,
@@ -161,10 +187,16 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     picture: new File([new Uint8Array(picture)], 'b.png'),
   }
   value(await keepRehearsalAction(sentForm(rehearsal)))
+  const [run, bookedRun] = [
+    await pouredRun({ studioId, accountId }, third),
+    await pouredRun({ studioId, accountId }, third),
+  ]
+  const [runPiece] = value(await pouring.bookRunAction({ id: bookedRun })).pieces
   const rows = await admin.query<{ what: string; id: string }>(
     `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
      union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
-     union all select 'poured', id::text from movement where studio_id = $1 and kind = 'pour'
+     union all select 'poured', m.id::text from movement m where m.studio_id = $1 and m.kind = 'pour'
+       and exists (select from movement_line l where l.studio_id = $1 and l.movement_id = m.id and l.from_vessel_id = $3)
      union all select 'code', code from bottle where studio_id = $1 and vessel_id = $3`,
     [studioId, paintId, bottle],
   )
@@ -196,6 +228,9 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     weight,
     photo,
     rehearsal,
+    run,
+    bookedRun,
+    runPiece: runPiece!.id,
     dropper,
     found,
     /** A further session of the owner, by its id. */
@@ -275,7 +310,13 @@ export const calls = (t: Things): readonly Call[] => {
     ['removeTechniqueAction', 'NotFound', () => removeTechniqueAction({ key: t.technique.key })],
     ['saveRoomAction', 'nothing', () => room.saveRoomAction({ closedWeekdays: [1], celsius: 18, humidity: 0.5 })],
     ['bringInAction', 'nothing', () => bringInAction({ keys: ['cup 100', 'medium Pouring medium'] })],
-    ['pourAction', 'NotFound', () => pourAction(t.pour(t.open))],
+    ['pourAction', 'NotFound', () => pouring.pourAction(t.pour(t.open))],
+    ['beginRunAction', 'NotFound', () => pouring.beginRunAction({ id: id(), planId: t.open })],
+    ['bookRunAction', 'NotFound', () => pouring.bookRunAction({ id: t.run })],
+    ['takeRunBackAction', 'NotFound', () => pouring.takeRunBackAction({ id: t.bookedRun })],
+    ['putRunAsideAction', 'NotFound', () => pouring.putRunAsideAction({ id: t.run })],
+    ['runPhotoAction', 'NotFound', () => pouring.runPhotoAction(sentForm({ id: id(), runId: t.run, photo: t.photo.photo }))],
+    ['lookedAction', 'NotFound', () => wall.lookedAction({ pieceId: t.runPiece, moment: 'hour' })],
     ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
     ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(sentForm({ ...t.photo, id: id() }))],
     ['keepRehearsalAction', 'NotFound', () => keepRehearsalAction(sentForm({ ...t.rehearsal, id: id() }))],

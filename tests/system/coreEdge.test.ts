@@ -37,6 +37,11 @@ import { breakEven, league, mixedPerMl } from '@/core/purchase/league'
 import { checkOffer, offerTotal, splitPrice } from '@/core/purchase/offers'
 import { countedDropUl } from '@/core/quantity/dropSizes'
 import { massMg } from '@/core/quantity/format'
+import { dryingHours } from '@/core/schedule/drying'
+import { byFace } from '@/core/run/pieces'
+import { runState } from '@/core/run/runState'
+import { whatStayed } from '@/core/run/stayed'
+import { happened, load, runPlan } from '../support/run'
 import { areas } from '@/core/surface/area'
 import { layerUl, pourUl } from '@/core/surface/coverage'
 import { inProportion, takeFrom, takePoured } from '@/core/vessel/content'
@@ -105,7 +110,19 @@ const desk = [blue, white].map((optics) => ({
   opacity: 'opaque' as const,
   body: 'soft' as const,
 }))
+const run = runPlan()
+const events = happened(
+  load(1, 'teal', 20_000),
+  { kind: 'weigh', piece: 'piece 1', when: 'before', grams: 300 },
+  { kind: 'weigh', piece: 'piece 1', when: 'after', grams: 312 },
+  { kind: 'run-off', piece: null, to: 'jar', jar: 'jar', newJar: null, ul: 3_000, weighed: true },
+  { kind: 'keep', piece: 'piece 1', at: [10, 20], radiusMm: 15, isKept: true, why: '' },
+)
 const EDGE = {
+  runState: call((plan: typeof run, list: typeof events) => runState(plan, list).given.map((g) => g.ul), run, events),
+  whatStayed: call((plan: typeof run, list: typeof events) => whatStayed(plan, runState(plan, list)), run, events),
+  dryingHours: call(dryingHours, 0.8, 0.4),
+  byFace: call(byFace, 1_000, [{ faceMm2: 200 }, { faceMm2: 300 }]),
   amountsForTotal: call(amountsForTotal, list, 300),
   amountsForPart: call(amountsForPart, list, 1, 200),
   scaledAmounts: call(scaledAmounts, list, { by: 'cups', cups: 3, cupUl: 90_000 }),
@@ -411,7 +428,8 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead
   besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing
   gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
-  cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials`
+  cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials
+  offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver meanOf netGiven partsOf tableAdvice thinTo flattening`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
   formatRatio formatSize depthText`

@@ -1,39 +1,12 @@
-import { join } from 'node:path'
-import { runner } from 'node-pg-migrate'
-import pg from 'pg'
 import { v7 as uuidv7 } from 'uuid'
 import { planAmounts } from '@/core/plan/amounts'
 import type { Design } from '@/core/plan/design'
 import { designSchema } from '@/db/plans/designSchema'
+import { migrating } from '../support/migrating'
 
-const NAME = `carried_${process.pid}`
-const urlOf = (from: string) => from.replace(/\/[^/]*$/, `/${NAME}`)
-const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
-let db: pg.Client
-
-const up = (count: number) =>
-  runner({
-    databaseUrl: urlOf(process.env.FIKA_OWNER_DATABASE!),
-    dir: join(process.cwd(), 'migrations'),
-    migrationsTable: 'schema_migration',
-    direction: 'up',
-    count,
-    singleTransaction: true,
-    log: () => undefined,
-  })
-
-beforeAll(async () => {
-  await admin.connect()
-  await admin.query(`create database ${NAME} owner fika_owner`)
-  db = new pg.Client({ connectionString: urlOf(process.env.FIKA_ADMIN_DATABASE!) })
-  await db.connect()
-  await db.query('create extension if not exists pg_trgm')
-})
-afterAll(async () => {
-  await db.end()
-  await admin.query(`drop database ${NAME}`)
-  await admin.end()
-})
+const { db, up, begin, end } = migrating(`carried_${process.pid}`)
+beforeAll(begin)
+afterAll(end)
 
 /** Plans as they were: one surface, one cup by parts, what was planned apart. */
 const OLD = [

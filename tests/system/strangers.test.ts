@@ -107,6 +107,6 @@ describe('every action', () => {
       expect([name, await call()]).toMatchObject([name, { ok: false, code: 'SignedOut' }])
     expect(
       await withStudio(owner, (tx) => tx.q('select 1 from movement where studio_id = $1', [tx.studioId])),
-    ).toHaveLength(6)
+    ).toHaveLength(9)
   })
 })

@@ -20,7 +20,7 @@ export function piecesOf(surfaces: readonly PlannedSurface[], title: string): Pi
     const surface = { ...s.surface, count: 1 }
     return {
       surfaceId: s.id,
-      title: all.length > 1 ? `${title.slice(0, 112)} ${i + 1}` : title,
+      title: all.length > 1 ? `${title.slice(0, 112)} (${i + 1})` : title,
       surface,
       stockId: s.stockId,
       eachMinor: s.eachMinor,

@@ -1,6 +1,7 @@
 import { apportion } from '../mix/apportion'
 import { areas } from '../surface/area'
 import { Invalid } from '../errors'
+import { mustBeAmounts } from '../mustBe'
 import { formatMl } from '../quantity/format'
 import type { RunPlan } from './runPlan'
 import type { Given, RunState } from './runState'
@@ -58,6 +59,7 @@ export function meanOf(given: readonly Given[], piece: string | null) {
  * @throws Invalid where more was weighed off than was poured
  */
 export function whatStayed(plan: RunPlan, state: RunState): PieceStayed[] {
+  mustBeAmounts('The share that runs off', [plan.runOffShare])
   const poured = plan.pieces.map((p) => netGiven(state, p.id).reduce((sum, g) => sum + g.ul, 0))
   const inJars = shares(plan, state, poured, 'jar')
   const thrown = shares(plan, state, poured, 'waste')

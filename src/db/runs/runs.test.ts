@@ -84,8 +84,8 @@ describe('a run', () => {
     expect(await studio.run((tx) => beginRun(tx, again))).toEqual({ id })
     const { plan } = await run()
     expect(plan.pieces.map((p) => [p.title, p.surface.count])).toEqual([
-      ['Ferry 1', 1],
-      ['Ferry 2', 1],
+      ['Ferry (1)', 1],
+      ['Ferry (2)', 1],
     ])
     expect(plan.cups.map((c) => [c.title, c.piece === plan.pieces[0]!.id, c.layers.map((l) => l.ul)])).toEqual([
       ['Cup 1', true, [15_000, 15_000]],
@@ -140,7 +140,7 @@ describe('a run', () => {
     await note({ kind: 'run-off', piece: null, to: 'jar', jar, newJar: 'Grey', ul: 13_800, weighed: true })
     await note({ kind: 'run-off', piece: two!.id, to: 'waste', jar: null, newJar: null, ul: 4_000, weighed: false })
     const { pieces } = await book()
-    expect(pieces.map((p) => p.title)).toEqual(['Ferry 1', 'Ferry 2'])
+    expect(pieces.map((p) => p.title)).toEqual(['Ferry (1)', 'Ferry (2)'])
     expect(await book()).toEqual({ pieces })
     // Night gave 30, Snow 39. One: 16 + 15 + 5 − 1 = 35, two: 14 + 15 + 5 = 34; of the 13.8 in the jar 7 are of one.
     expect(await studio.holds(night)).toBe(60_000)
@@ -247,7 +247,7 @@ describe('a run', () => {
     await poured(r)
     const before = await run()
     const off = { kind: 'run-off', piece: null, to: 'jar', jar: night, newJar: null, ul: 71_000, weighed: true }
-    await expect(note(off)).rejects.toThrow(/were weighed off “Ferry 1”/)
+    await expect(note(off)).rejects.toThrow(/were weighed off “Ferry \(1\)”/)
     const lost = {
       kind: 'load',
       cup: uuidv7(),

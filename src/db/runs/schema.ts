@@ -9,7 +9,6 @@ import { idSchema } from '@/db/base/idSchema'
 import { seconds } from '@/db/bottles/readingSchema'
 import { surfaceSchema } from '@/db/plans/designSchema'
 import { PHOTO } from '@/db/pieces/schema'
-import { techniqueKey } from '@/db/techniques/schema'
 
 const word = <T extends string>(list: readonly T[]) =>
   string().oneOf(list, 'Fika does not know that word. Reload the page.').required()
@@ -26,7 +25,7 @@ export const beginRunSchema = object({
   id: idSchema,
   planId: nullableId(),
   title: string().trim().max(112, 'The title is longer than 112 characters. Shorten it.').default(''),
-  technique: techniqueKey().default(''),
+  technique: string().max(60).default(''),
   surfaces: array(object({ surface: surfaceSchema, stockId: nullableId() }))
     .max(20, 'A run takes up to 20 surfaces. Begin another one for the rest.')
     .default([]),

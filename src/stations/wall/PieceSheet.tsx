@@ -12,6 +12,7 @@ import { CLEAN_FIRST } from '@/core/vessel/additives'
 import { formatMoney } from '@/core/quantity/money'
 import { surfaceWords } from '@/core/surface/words'
 import { FAULTS } from '@/core/piece/faults'
+import type { StayedWay } from '@/core/run/stayed'
 import type { LotPortion } from '@/db/bottles/read'
 import type { StudioFacts } from '@/db/people/studio'
 import { day } from '@/ui/tables/dates'
@@ -24,8 +25,16 @@ import { PiecePicture } from './PiecePicture'
 import type { Piece } from '@/db/pieces/read'
 import type { KeptRehearsal } from '@/db/rehearsals/read'
 import { ToldLine } from '@/ui/tables/ToldLine'
+import { LooksDue } from './LooksDue'
 import { RunOff } from './RunOff'
 import styles from './wall.module.css'
+
+/** How it is known what stayed on it. */
+const STAYED: Readonly<Record<StayedWay, string>> = {
+  weighed: 'by its weight',
+  'by run-off': 'by what was weighed off it',
+  estimated: 'estimated',
+}
 
 interface Fields {
   title: string
@@ -43,21 +52,28 @@ export function PieceSheet({
   studio,
   jars,
   rehearsed,
+  set,
+  wasted,
 }: {
   piece: Piece
   portions: LotPortion[]
   studio: StudioFacts
   jars: readonly { id: string; label: string }[]
+  /** The pieces of its set, itself among them; none where it is one alone. */
+  set: readonly { id: string; title: string }[]
+  /** What ran off it and was thrown away. */
+  wasted: LotPortion[]
   /** What was rehearsed of its plan last. */
   rehearsed: KeptRehearsal | undefined
 }) {
   const techniques = useTechniques()
   const { send, pending, refusal } = useSend<null>()
   const paint = costOf(portions).minor
+  const waste = costOf(wasted).minor
   const size = surfaceWords(piece.surface)
   const sum = (list: readonly { ul: number }[]) => list.reduce((ul, p) => ul + p.ul, 0)
   // What bottles gave and the piece no longer holds went into jars.
-  const intoJars = Math.max(0, sum(piece.colours) - sum(portions))
+  const intoJars = Math.max(0, sum(piece.colours) - sum(portions) - sum(wasted))
   const save = (f: Fields) =>
     send(
       () => notePieceAction({ ...f, rating: f.rating || null, id: piece.id, revision: piece.revision }),
@@ -84,6 +100,7 @@ export function PieceSheet({
       </div>
       <div className="two">
         <div className="grid">
+          <LooksDue piece={piece} zone={studio.zone} />
           <div className={`${styles.frameBox} panel`}>
             <PiecePicture piece={piece} />
           </div>
@@ -101,8 +118,35 @@ export function PieceSheet({
               {size}
               {piece.surface.count > 1 ? `, ${piece.surface.count} pieces` : ''}
             </dd>
-            <dt>Poured</dt>
-            <dd data-testid="poured">{formatVolume(sum(portions))}</dd>
+            {set.length > 1 ? (
+              <>
+                <dt>Set</dt>
+                <dd>
+                  One of a set of {set.length}:{' '}
+                  {set
+                    .filter((p) => p.id !== piece.id)
+                    .map((p, i) => (
+                      <span key={p.id}>
+                        {i ? ', ' : ''}
+                        <Link href={`/wall/${p.id}`}>{p.title}</Link>
+                      </span>
+                    ))}
+                </dd>
+              </>
+            ) : null}
+            <dt>{piece.stayedHow ? 'Left on it' : 'Poured'}</dt>
+            <dd data-testid="poured">
+              {formatVolume(sum(portions))}
+              {piece.stayedHow
+                ? ` of ${formatVolume(sum(piece.colours))}, ${STAYED[piece.stayedHow]}; ${formatVolume(sum(wasted))} went to waste`
+                : ''}
+            </dd>
+            {piece.driesAt ? (
+              <>
+                <dt>Dries on</dt>
+                <dd>{piece.driesAt}</dd>
+              </>
+            ) : null}
             {rehearsed ? (
               <>
                 <dt>Rehearsed</dt>
@@ -116,9 +160,9 @@ export function PieceSheet({
             ) : null}
             <dt>Cost</dt>
             <dd data-testid="piece-cost">
-              <b>{formatMoney(paint + piece.surfaceCostMinor, studio.currency)}</b> (
+              <b>{formatMoney(paint + waste + piece.surfaceCostMinor, studio.currency)}</b> (
               {formatMoney(paint, studio.currency)} paint, {formatMoney(piece.surfaceCostMinor, studio.currency)}{' '}
-              surface)
+              surface{waste > 0 ? `, ${formatMoney(waste, studio.currency)} run off to waste` : ''})
             </dd>
             <dt>Bottles</dt>
             <dd>

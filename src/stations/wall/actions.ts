@@ -2,14 +2,17 @@
 
 import type { Answer } from '@/core/answer'
 import { reclaimRunOff } from '@/db/ledger'
-import { photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from '@/db/pieces/schema'
-import { addPhoto, notePiece, removePhoto } from '@/db/pieces/write'
+import { lookedSchema, photoSchema, pieceSchema, reclaimSchema, removePhotoSchema } from '@/db/pieces/schema'
+import { addPhoto, noteLooked, notePiece, removePhoto } from '@/db/pieces/write'
 import { change } from '@/server/change'
 import { performPrepared } from '@/server/perform'
 import { takePhoto } from '@/server/photo'
 
 /** Notes title, drying, rating, faults and fate. */
 export const notePieceAction = async (input: unknown) => change(pieceSchema, input, notePiece)
+
+/** Notes that a piece was looked at when it was due. */
+export const lookedAction = async (input: unknown) => change(lookedSchema, input, noteLooked)
 
 /** Adds a photo, wet or dry. It is encoded before the database is asked for anything. */
 export async function addPhotoAction(form: FormData): Promise<Answer<null>> {

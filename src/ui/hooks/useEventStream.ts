@@ -7,6 +7,8 @@ interface Handlers {
   message(data: unknown): void
   /** The line is lost, or was let go because the screen is not seen. */
   lost(): void
+  /** The line is open for the first time; what was said since the page was read was not heard. */
+  opened?(): void
   /** The line is back; what was said meanwhile was not heard. */
   back(): void
 }
@@ -36,6 +38,7 @@ export function useEventStream(path: string | null, handlers: Handlers): void {
       source.onerror = lose
       source.onopen = () => {
         if (wasLost) latest.current.back()
+        else latest.current.opened?.()
         wasLost = false
       }
     }

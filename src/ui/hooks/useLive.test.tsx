@@ -31,6 +31,15 @@ describe('what another device changed', () => {
     jest.advanceTimersByTime(120)
     expect(changed).toHaveBeenCalledTimes(2)
   })
+  it('is looked at once as soon as the line is open, where it is asked for', () => {
+    const [plain, first] = [jest.fn(), jest.fn()]
+    renderHook(() => useLive(() => false, plain))
+    FakeEventSource.last.onopen!()
+    renderHook(() => useLive(() => false, first, true))
+    FakeEventSource.last.onopen!()
+    jest.advanceTimersByTime(120)
+    expect([plain.mock.calls.length, first.mock.calls.length]).toEqual([0, 1])
+  })
   it('is looked at when the line is back, for what was said meanwhile was not heard', () => {
     const changed = jest.fn()
     const { unmount } = renderHook(() => useLive(() => false, changed))

@@ -9,9 +9,14 @@ const GATHER_MS = 120
 /**
  * Calls `changed` when another device has changed something of the studio that `isMine` is about; also when the line
  * was lost and is back, since what was said meanwhile was not heard.
+ * @param atFirst looks once as soon as the line is open as well: a change between reading the page and that is not heard
  * @param changed is given what was heard of; nothing where the line was lost: then anything may have changed
  */
-export function useLive(isMine: (topic: string) => boolean, changed: (heard: ReadonlySet<string>) => void): void {
+export function useLive(
+  isMine: (topic: string) => boolean,
+  changed: (heard: ReadonlySet<string>) => void,
+  atFirst = false,
+): void {
   const heard = useRef(new Set<string>())
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   useEffect(() => () => clearTimeout(timer.current), [])
@@ -30,6 +35,9 @@ export function useLive(isMine: (topic: string) => boolean, changed: (heard: Rea
       if (mine.length) soon()
     },
     lost: () => undefined,
+    opened: () => {
+      if (atFirst) soon()
+    },
     back: () => {
       heard.current = new Set()
       soon()

@@ -13,5 +13,5 @@ export default async function WallPage() {
     techniques: await techniqueBook(tx),
     zone: (await studioFacts(tx)).zone,
   }))
-  return <Wall pieces={pieces} zone={zone} techniques={techniques} />
+  return <Wall now={Date.now()} pieces={pieces} zone={zone} techniques={techniques} />
 }

@@ -120,7 +120,7 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
               ))}
             </nav>
           ) : null}
-          <main className={styles.body} aria-live="polite">
+          <div className={styles.body} aria-live="polite">
             <section>
               {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
               {desk.now - Date.parse(run.begunAt) > OVERNIGHT_MS ? <Overnight /> : null}
@@ -137,7 +137,7 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
               )}
             </section>
             <aside id="run-aside" />
-          </main>
+          </div>
           <footer>
             <div className={styles.quick}>
               <Key on={open === 'bottle'} press={() => setOpen(open === 'bottle' ? undefined : 'bottle')}>

@@ -58,7 +58,7 @@ export function TakePhoto({ desk, piece, send, flat = true }: RunStepProps & { f
             Tap the corners of the face: <b>{CORNERS[corners.length]}</b>.{' '}
             <Key press={() => keep(taken, [])}>Without corners</Key>
           </p>
-          {/* eslint-disable-next-line @next/next/no-img-element, jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions -- where in the picture a finger comes down */}
+          {/* eslint-disable-next-line @next/next/no-img-element -- where in the picture a finger comes down */}
           <img
             src={`/pour/photo/${taken}`}
             alt="The photo that was taken"

@@ -78,6 +78,7 @@ export function useRun(start: Run) {
   useLive(
     (topic) => topic === `run ${start.id}`,
     () => void look(),
+    true,
   )
 
   const carry = useCallback(async () => {
@@ -111,7 +112,7 @@ export function useRun(start: Run) {
   useEffect(() => {
     alive.current = true
     // What was not sent before a reload goes on from here.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
+
     setBoth({ waiting: kept.read() })
     void carry()
     return () => {

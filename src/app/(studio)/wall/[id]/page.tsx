@@ -1,12 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { listJars, portionsOf } from '@/db/bottles/read'
+import { listJars, portionsOf, wastedFrom } from '@/db/bottles/read'
 import { studioFacts } from '@/db/people/studio'
 import { isId } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 import { rehearsalsOf } from '@/db/rehearsals/read'
 import { PieceSheet } from '@/stations/wall/PieceSheet'
-import { findPiece } from '@/db/pieces/read'
+import { findPiece, piecesOfSet } from '@/db/pieces/read'
 import { orNotFound } from '@/ui/frame/orNotFound'
 
 export const metadata: Metadata = { title: 'Piece' }
@@ -21,6 +21,8 @@ export default async function PiecePage({ params }: { params: Promise<{ id: stri
       portions: await portionsOf(tx, [piece.vesselId]),
       studio: await studioFacts(tx),
       jars: await listJars(tx),
+      set: piece.setId ? await piecesOfSet(tx, piece.setId) : [],
+      wasted: await wastedFrom(tx, [piece.vesselId]),
       rehearsed: piece.planId ? (await rehearsalsOf(tx, piece.planId))[0] : undefined,
     }
   }).catch(orNotFound)

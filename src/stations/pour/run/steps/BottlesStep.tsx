@@ -98,7 +98,7 @@ function OneBottle({
         {watch.running || watch.tries.length
           ? watch.seconds.toFixed(1)
           : expectedS === null
-            ? '–'
+            ? '?'
             : expectedS.toFixed(1)}
         <span> s</span>
       </div>

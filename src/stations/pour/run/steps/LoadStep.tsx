@@ -94,6 +94,8 @@ export function LoadStep(props: RunStepProps) {
             {c.cup.title}
           </button>
         ))}
+      </div>
+      <div className={styles.keys}>
         <Key on={sound} press={() => setSound(!sound)}>
           Tone {sound ? 'on' : 'off'}
         </Key>
