@@ -3,6 +3,7 @@
 import { endPool } from '@/db/base/pool'
 import { catalogueFigures } from './catalogue'
 import { colourFigures } from './colour'
+import { dayFigures } from './day'
 import { ledgerFigures } from './ledger'
 import type { Figure } from './measure'
 import { matchFigures } from './match'
@@ -38,6 +39,7 @@ const groups: Record<string, () => Promise<Figure[]>> = {
   news: () => newsFigures(url),
   plan: () => planFigures(url),
   tilt: () => tiltFigures(url),
+  day: () => dayFigures(url),
 }
 const wanted = process.argv.slice(2).filter((a) => a in groups)
 for (const [name, run] of Object.entries(groups)) if (wanted.length === 0 || wanted.includes(name)) print(await run())

@@ -114,7 +114,17 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Pause' }).click()
     await page.evaluate(() => window.scrollTo(0, 0))
   },
-  pour: () => into('/pour', /Bakery commission/),
+  pour: async () => {
+    await into('/pour', /Bakery commission/)
+    await page.getByRole('button', { name: 'Pour it step by step' }).click()
+    await page.getByRole('button', { name: /of 11/ }).click()
+    await page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: 'Load' }).click()
+    for (const amount of [...Array.from({ length: 6 }, () => '70 ml'), '24 ml']) {
+      await page.getByLabel(/^Typed/).fill(amount)
+      await page.getByTestId('next').click()
+      await page.waitForTimeout(500)
+    }
+  },
   wall: () => open('/wall'),
   piece: () => into('/wall', /Night Ferries 2/),
   notebook: () => open('/notebook'),

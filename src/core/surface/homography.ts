@@ -43,12 +43,6 @@ export function inverted([a, b, c, d, e, f, g, h, i]: Matrix3): Matrix3 {
   return adjugate
 }
 
-/** Where a map takes a point. */
-export function mapped([a, b, c, d, e, f, g, h, i]: Matrix3, [x, y]: Point): Point {
-  const w = g * x + h * y + i
-  return [(a * x + b * y + c) / w, (d * x + e * y + f) / w]
-}
-
 /**
  * The style that lays a picture whose corners were tapped flat onto a box: CSS `matrix3d` from its top left.
  * @param quad the tapped corners in the picture as it is shown, px; @param box width and height of the box, px

@@ -36,7 +36,13 @@ export interface Piece {
   /** What the books say lies on it, µl. */
   readonly leftUl: number
   /** Looks that are due or were taken. */
-  readonly looks: readonly { readonly moment: LookMoment; readonly dueAt: string; readonly doneAt: string | null }[]
+  readonly looks: readonly {
+    readonly moment: LookMoment
+    readonly dueAt: string
+    readonly doneAt: string | null
+    /** Its time has come, and nobody has looked. */
+    readonly isDue: boolean
+  }[]
   /** What went in, bottle by bottle, most first. */
   readonly colours: readonly PieceColour[]
   readonly photos: readonly { id: string; state: PhotoState; width: number; height: number; takenAt: string }[]
@@ -55,7 +61,7 @@ const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p
     p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.next_time as "nextTime", p.rating,
     p.faults, p.fate, p.revision, p.set_id as "setId", p.run_id as "runId", p.stayed_how as "stayedHow", p.dries_at as "driesAt",
     coalesce((select sum(c.ul) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id), 0)::bigint as "leftUl",
-    coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at) order by d.due_at)
+    coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at, 'isDue', d.done_at is null and d.due_at <= now()) order by d.due_at)
       from look_due d where d.studio_id = p.studio_id and d.piece_id = p.id), '[]') as looks,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
       from (select v.label, b.colour_hex as hex, sum(g.ul)::bigint as ul

@@ -8,18 +8,7 @@ import type { Piece } from '@/db/pieces/read'
 import styles from './wall.module.css'
 
 /** The wall: the pieces themselves, newest first. */
-export function Wall({
-  pieces,
-  zone,
-  techniques,
-  now,
-}: {
-  pieces: Piece[]
-  zone: string
-  techniques: TechniqueBook
-  now: number
-}) {
-  const wantsLook = (p: Piece) => p.looks.some((l) => l.doneAt === null && Date.parse(l.dueAt) <= now)
+export function Wall({ pieces, zone, techniques }: { pieces: Piece[]; zone: string; techniques: TechniqueBook }) {
   return (
     <>
       <div className="head">
@@ -50,7 +39,7 @@ export function Wall({
                 <span className="muted">
                   {day(p.pouredAt, zone)} · {techniques.name(p.technique)}
                 </span>
-                {wantsLook(p) ? <b className="block">Look at it now</b> : null}
+                {p.looks.some((l) => l.isDue) ? <b className="block">Look at it now</b> : null}
                 <span className="block">
                   {p.rating ? (
                     <span className={styles.stars} aria-label={`${p.rating} of 5`}>

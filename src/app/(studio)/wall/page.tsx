@@ -8,10 +8,10 @@ import { Wall } from '@/stations/wall/Wall'
 export const metadata: Metadata = { title: 'Wall' }
 
 export default async function WallPage() {
-  const { pieces, zone, techniques } = await inStudio(async (tx) => ({
+  const props = await inStudio(async (tx) => ({
     pieces: await listPieces(tx),
     techniques: await techniqueBook(tx),
     zone: (await studioFacts(tx)).zone,
   }))
-  return <Wall now={Date.now()} pieces={pieces} zone={zone} techniques={techniques} />
+  return <Wall {...props} />
 }
