@@ -314,7 +314,7 @@ test('a set of two is poured by the scale, from the first check to the last rest
 })
 
 test('every target of the day is 56 px for a gloved hand, upright on a tablet and on a phone', async ({ page }) => {
-  const { planId } = await theDay(page)
+  const { studio, planId } = await theDay(page)
   await page.goto(`/pour/${planId}`)
   await page.getByRole('button', { name: 'Pour it step by step' }).click()
   await expect(page.getByTestId('run')).toBeVisible()
@@ -344,4 +344,16 @@ test('every target of the day is 56 px for a gloved hand, upright on a tablet an
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
     }
   }
+  // Left open overnight it asks, and does nothing by itself; what was not poured is put aside.
+  await studio.run((tx) =>
+    tx.q(`update run set begun_at = now() - interval '20 hours' where studio_id = $1`, [tx.studioId]),
+  )
+  await page.reload()
+  await expect(page.getByText('This pour was begun before today and is still open')).toBeVisible()
+  await key(page)
+  await expect(page.getByText('Nothing was poured yet')).toBeVisible()
+  await page.getByRole('button', { name: 'It was not poured: put it aside' }).click()
+  await expect(page.getByRole('heading', { name: 'This pour was put aside' })).toBeVisible()
+  await page.goto(`/pour/${planId}`)
+  await expect(page.getByRole('button', { name: 'Pour it step by step' })).toBeVisible()
 })

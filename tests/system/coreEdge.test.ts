@@ -429,7 +429,7 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing
   gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
   cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials
-  offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver meanOf netGiven partsOf tableAdvice thinTo flattening`
+  offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver squeezeOf meanOf netGiven partsOf tableAdvice thinTo flattening`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
   formatRatio formatSize depthText`

@@ -69,6 +69,8 @@ interface Gives {
   readonly how: AmountWay
   /** What the scale shows gross once it is in; from here on is new. */
   readonly grams?: number | undefined
+  /** How many squeezes it was, where somebody said: so it is learned what one of that bottle gives. */
+  readonly squeezes?: number | undefined
   readonly frozen?: FrozenBottle | undefined
 }
 
@@ -94,7 +96,7 @@ export type RunEvent =
   | { readonly kind: 'thin'; readonly bottle: string; readonly waterId: string; readonly ul: number }
   | { readonly kind: 'weigh'; readonly piece: string; readonly when: 'before' | 'after'; readonly grams: number }
   | { readonly kind: 'tare'; readonly grams: number }
-  | ({ readonly kind: 'coat'; readonly coat: string | null; readonly role: CoatRole } & Gives)
+  | ({ readonly kind: 'coat'; readonly coat: string | null; readonly role: CoatRole; readonly share: number } & Gives)
   | ({ readonly kind: 'load'; readonly cup: string; readonly layer: string | null; readonly way: WayIn } & Gives)
   | { readonly kind: 'deed'; readonly deed: Deed; readonly piece: string; readonly cup: string | null }
   | { readonly kind: 'turn'; readonly cup: string; readonly deg: number }

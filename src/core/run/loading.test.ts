@@ -1,6 +1,6 @@
 import { happened, load, runPlan } from '../../../tests/support/run'
 import type { RunEvent } from './events'
-import { isOver, loadedCups, nextLayer } from './loading'
+import { isOver, loadedCups, nextLayer, squeezeOf } from './loading'
 import { runState } from './runState'
 
 const plan = runPlan()
@@ -37,5 +37,13 @@ describe('loading cups', () => {
     expect(one!.given.map((g) => g.bottle)).toEqual(['white', 'gold', 'teal'])
     expect(one).toMatchObject({ inUl: 32_000, isFull: true })
     expect(another).toMatchObject({ inUl: 7_000, cup: { title: 'Another cup', piece: 'piece 2' } })
+  })
+  it('a squeeze is what squeezes of that very bottle gave, and a start value before', () => {
+    expect(squeezeOf('teal', [])).toEqual({ ul: 4_000, learnedFrom: 0 })
+    const squeezed = [
+      { bottle: 'white', squeezes: 2, ul: 9_000 },
+      { bottle: 'teal', squeezes: 3, ul: 10_000 },
+    ]
+    expect(squeezeOf('teal', squeezed)).toEqual({ ul: 3_333, learnedFrom: 3 })
   })
 })

@@ -74,8 +74,21 @@ export function nextLayer(cups: readonly LoadedCup[]): { cup: LoadedCup; at: Loa
 /** The list of a cup as one text: the same for cups alike. */
 const listOf = (c: RunCup) => c.layers.map((l) => `${l.bottle} ${l.ul} ${l.how}`).join()
 
-/** What a squeeze of a bottle gives, µl: the mean of what was typed or weighed by squeezes here; a start value of Fika. */
-export const SQUEEZE_UL = 4_000
+/** What a squeeze gives where nobody has weighed one of that bottle yet, µl. Start value of Fika. */
+const SQUEEZE_UL = 4_000
+
+/** Squeezes of one bottle that were weighed here: how many, and what they gave together, µl. */
+export interface Squeezed {
+  readonly bottle: string
+  readonly squeezes: number
+  readonly ul: number
+}
+
+/** What a squeeze of a bottle gives, µl, and how many it was learned from; 0: a start value of Fika. */
+export function squeezeOf(bottle: string, squeezed: readonly Squeezed[]): { ul: number; learnedFrom: number } {
+  const own = squeezed.find((s) => s.bottle === bottle && s.squeezes > 0)
+  return own ? { ul: Math.round(own.ul / own.squeezes), learnedFrom: own.squeezes } : { ul: SQUEEZE_UL, learnedFrom: 0 }
+}
 
 /** A loaded amount beyond the plan by more than makers shrug at. */
 export const isOver = ({ layer, leftUl }: LoadedLayer) => -leftUl > Math.max(NEAR_UL, NEAR * layer.ul)

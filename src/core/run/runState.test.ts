@@ -33,7 +33,7 @@ describe('a run after its events', () => {
   it('counts coats, layers, remedies and edges alike as paint on their piece', () => {
     const paint = { piece: 'piece 1', bottle: 'gold', ul: 1_000, how: 'eye' } as const
     const s = stateOf(
-      { kind: 'coat', coat: 'base 1', role: 'base coat', ...paint, bottle: 'white' },
+      { kind: 'coat', coat: 'base 1', role: 'base coat', share: 0.75, ...paint, bottle: 'white' },
       load(1, 'teal', 20_000, { grams: 61.5 }),
       { kind: 'bother', piece: 'piece 1', what: 'empty corner' },
       { kind: 'remedy', bother: 3, which: 'leftover', ...paint },
@@ -53,6 +53,7 @@ describe('a run after its events', () => {
       ['top', 'gold'],
     ])
     expect(s.baselineG).toBe(61.5)
+    expect(s.given.map((g) => g.share)).toEqual([0.75, null, null, null])
   })
   it('keeps the last check of a bottle and every reading, the last weights and the last turn', () => {
     const reading = { levelTimeS: 1.8, sigma: 0.1, tries: [1.8], how: 'stopwatch' } as const
@@ -131,6 +132,7 @@ describe('a run after its events', () => {
         kind: fc.constant('coat' as const),
         coat: fc.constant(null),
         role: fc.constant('base coat' as const),
+        share: fc.constant(1),
         ...paint,
       }),
       fc.record({ kind: fc.constant('back' as const), piece, bottle, ul }),

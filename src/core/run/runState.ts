@@ -1,5 +1,5 @@
 import { Conflict, Invalid } from '../errors'
-import { mustBeNumbers } from '../mustBe'
+import { mustBeAmounts, mustBeNumbers } from '../mustBe'
 import type { Point } from '../surface/polygon'
 import type { CoatRole } from '../plan/uses'
 import type { WayIn } from '../plan/design'
@@ -31,6 +31,8 @@ export interface Given {
   readonly layer: string | null
   readonly coat: string | null
   readonly way: WayIn | null
+  /** Of the face it covers, 0–1; of a coat. */
+  readonly share: number | null
   readonly frozen: FrozenBottle | undefined
 }
 
@@ -242,7 +244,8 @@ class Running {
       case 'tare':
         break
       case 'coat':
-        this.give(n, at, e, { use: e.role, coat: e.coat })
+        mustBeAmounts('The share that is covered', [e.share])
+        this.give(n, at, e, { use: e.role, coat: e.coat, share: e.share })
         break
       case 'load':
         this.give(n, at, e, { use: 'cup', cup: e.cup, layer: e.layer, way: e.way })
@@ -337,7 +340,7 @@ class Running {
     of: Partial<Given> & Pick<Given, 'use'>,
   ): void {
     const { piece, bottle, how, frozen } = e
-    const none = { cup: null, layer: null, coat: null, way: null }
+    const none = { cup: null, layer: null, coat: null, way: null, share: null }
     this.given.push({ ...none, n, at, piece, bottle, ul: amount(e.ul, 'paint'), how, frozen, ...of })
   }
 

@@ -1,6 +1,7 @@
 import { NotFound } from '@/core/errors'
 import type { Fared } from '@/core/run/bothers'
 import type { Happened } from '@/core/run/events'
+import type { Squeezed } from '@/core/run/loading'
 import type { RunPlan } from '@/core/run/runPlan'
 import { isId, type Tx } from '../base/withStudio'
 
@@ -63,14 +64,18 @@ export const piecesOfRun = (tx: Tx, runId: string): Promise<{ id: string; title:
     [tx.studioId, runId],
   )
 
+/** SQL: an event was not taken back. @param e alias of its row */
+const stands = (e: string) =>
+  `not exists (select from run_event u where u.studio_id = ${e}.studio_id and u.run_id = ${e}.run_id
+     and u.event ->> 'kind' = 'undo' and (u.event ->> 'of')::int = ${e}.n)`
+
 /** How remedies have fared in this studio, over every run. */
 export const remediesFared = (tx: Tx): Promise<Fared[]> =>
   tx.q<Fared>(
     `with stands as (
        select e.run_id, e.n, e.event from run_event e
        where e.studio_id = $1 and e.event ->> 'kind' in ('bother', 'remedy', 'worked')
-         and not exists (select from run_event u where u.studio_id = e.studio_id and u.run_id = e.run_id
-           and u.event ->> 'kind' = 'undo' and (u.event ->> 'of')::int = e.n)
+         and ${stands('e')}
      )
      select b.event ->> 'what' as bother, r.event ->> 'which' as remedy,
        count(*) filter (where (w.event ->> 'yes')::boolean)::int as worked, count(*)::int as tried
@@ -78,6 +83,15 @@ export const remediesFared = (tx: Tx): Promise<Fared[]> =>
      join stands r on r.run_id = w.run_id and r.n = (w.event ->> 'remedy')::int and r.event ->> 'kind' = 'remedy'
      join stands b on b.run_id = r.run_id and b.n = (r.event ->> 'bother')::int and b.event ->> 'kind' = 'bother'
      where w.event ->> 'kind' = 'worked' group by 1, 2`,
+    [tx.studioId],
+  )
+
+/** What squeezes of each bottle gave where they were weighed, over every run, without what was taken back. */
+export const squeezesWeighed = (tx: Tx): Promise<Squeezed[]> =>
+  tx.q<Squeezed>(
+    `select e.event ->> 'bottle' as bottle, sum((e.event ->> 'squeezes')::int)::int as squeezes, sum((e.event ->> 'ul')::bigint)::bigint as ul
+     from run_event e
+     where e.studio_id = $1 and e.event ? 'squeezes' and e.event ->> 'how' = 'scale' and ${stands('e')} group by 1`,
     [tx.studioId],
   )
 

@@ -11,7 +11,7 @@ import { takeOut } from '../ledger'
 import { savePlan } from '../plans/write'
 import { findPlan } from '../plans/read'
 import { bookRun, movementsOfRun } from './book'
-import { findRun, openRuns, piecesOfRun, remediesFared } from './read'
+import { findRun, openRuns, piecesOfRun, remediesFared, squeezesWeighed } from './read'
 import { beginRun, noteRunEvent, putRunAside } from './write'
 
 afterAll(endPool)
@@ -67,6 +67,7 @@ async function poured(r: Awaited<ReturnType<typeof planned>>) {
   for (const coat of plan.coats)
     await r.note({
       kind: 'coat',
+      share: 1,
       coat: coat.id,
       role: 'base coat',
       piece: coat.piece,
@@ -319,6 +320,19 @@ describe('a run', () => {
     await expect(begin({ surfaces: [] })).rejects.toThrow('Say what is poured on')
     await expect(begin({ technique: 'none' })).rejects.toMatchObject({ code: 'Invalid' })
     await expectBalanced(studio)
+  })
+  it('what a squeeze gives is learned where it was weighed, without what was taken back', async () => {
+    const { studio, night, snow, note, run } = await planned()
+    const [cup] = (await run()).plan.cups
+    const squeeze = (bottle: string, ul: number, how: string, squeezes?: number) =>
+      note({ kind: 'load', cup: cup!.id, layer: null, way: 'side', piece: cup!.piece, bottle, ul, how, squeezes })
+    await squeeze(night, 5_000, 'scale', 1)
+    await squeeze(night, 8_000, 'scale', 2)
+    await squeeze(night, 90_000, 'scale')
+    await squeeze(snow, 4_000, 'eye', 1)
+    const { revision } = await squeeze(night, 30_000, 'scale', 1)
+    await note({ kind: 'undo', of: revision })
+    expect(await studio.run(squeezesWeighed)).toEqual([{ bottle: night, squeezes: 3, ul: 13_000 }])
   })
   it('what worked is counted over every run, without what was taken back', async () => {
     const { studio, note, run } = await planned()

@@ -39,6 +39,7 @@ const gives = {
   ul: ul(poured),
   how: word(AMOUNT_WAYS),
   grams: grams().optional(),
+  squeezes: number().integer().min(1).max(50, 'Fifty squeezes at once are the most.').optional(),
 }
 /** The same where paint may be none: a remedy with a straw, an edge from what dripped. */
 const mayGive = {
@@ -83,7 +84,12 @@ const EVENTS: Readonly<Record<RunEventKind, ObjectShape>> = {
     grams: grams().required('Type what it weighs, like 412 g.'),
   },
   tare: { grams: grams().required() },
-  coat: { coat: nullableId(), role: word(COAT_ROLES), ...gives },
+  coat: {
+    coat: nullableId(),
+    role: word(COAT_ROLES),
+    share: number().min(0).max(1, 'A coat covers the whole face at most.').default(1),
+    ...gives,
+  },
   load: { cup: idSchema, layer: nullableId(), way: word(WAYS_IN), ...gives },
   deed: { deed: word(DEEDS), piece: idSchema, cup: nullableId() },
   turn: { cup: idSchema, deg: number().min(-3600).max(3600).required() },

@@ -34,7 +34,7 @@ export function AnotherBottle(props: RunStepProps & { close: () => void }) {
   const give = (amount: Amount) => {
     const kept = bottle
       ? where === SURFACE
-        ? send({ kind: 'coat', coat: null, role: 'top', piece: piece.id, bottle: bottle.id, ...amount })
+        ? send({ kind: 'coat', coat: null, role: 'top', share: 1, piece: piece.id, bottle: bottle.id, ...amount })
         : send({
             kind: 'load',
             cup: cup?.cup.id ?? newId,

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
 import type { AmountWay } from '@/core/run/events'
-import { SQUEEZE_UL } from '@/core/run/loading'
+import { squeezeOf } from '@/core/run/loading'
 import { HandInput } from '@/ui/forms/HandInput'
 import { StepKey } from '@/ui/hand/StepKey'
 import { attemptOr } from '@/ui/hooks/useAttempt'
@@ -19,7 +19,10 @@ export interface Amount {
   readonly ul: number
   readonly how: AmountWay
   readonly grams?: number | undefined
+  readonly squeezes?: number | undefined
 }
+
+const MOVING = 'The scale is still moving. Hands off, then tap again.'
 
 /** How much of a bottle goes in: huge, by the scale, by what is typed, by a squeeze, or as planned. */
 export function GiveAmount({
@@ -51,10 +54,15 @@ export function GiveAmount({
   const leftUl = plannedUl === null ? null : plannedUl - inUl - (1000 * live) / density
   const shownG = leftUl === null ? live : (leftUl / 1000) * density
   const stands = scale.settledG ?? undefined
+  // An amount that is booked while it moves would be weighed a second time with the next one.
+  const moving = weighed && stands === undefined && !scale.overload
   const restUl = plannedUl === null ? 0 : Math.max(0, plannedUl - inUl)
 
-  const book = () => {
+  const squeeze = squeezeOf(bottle.id, desk.squeezed)
+
+  const book = (squeezes?: number) => {
     say(undefined)
+    if (moving) return say(MOVING)
     if (typed.trim())
       return attemptOr(say, () => {
         const ul = parsePouredUl(typed, density, desk.units, dropUl)
@@ -62,16 +70,16 @@ export function GiveAmount({
       })
     if (scale.here && baselineG === null) return tare()
     if (weighed) {
-      if (stands === undefined) return say('The scale is still moving. Hands off, then tap again.')
+      if (stands === undefined) return say('The scale shows no weight. Take something off it, or type what went in.')
       const ul = Math.round((1000 * (stands - baselineG)) / density)
       if (ul <= 0) return say(`The scale shows nothing more. Pour the ${bottle.label}, or type what went in.`)
-      return void give({ ul, how: 'scale', grams: stands })
+      return void give({ ul, how: 'scale', grams: stands, squeezes })
     }
     if (restUl > 0) return void give({ ul: restUl, how: 'eye' })
     say('Type how much went in, like 12 ml or 14 g.')
   }
   const tare = () => {
-    if (stands === undefined) return say('The scale is still moving. Hands off, then tap again.')
+    if (stands === undefined) return say(MOVING)
     send({ kind: 'tare', grams: stands })
   }
   const label = typed.trim()
@@ -85,7 +93,7 @@ export function GiveAmount({
           : 'Type what went in'
   return (
     <>
-      <StepKey label={label} next={book} />
+      <StepKey label={label} next={() => book()} />
       <h2 className={`${styles.title} chipline`}>
         <Chip hex={bottle.hex} sheen={bottle.sheen} size={48} />
         <span>
@@ -118,14 +126,30 @@ export function GiveAmount({
             aria-label={`Typed: ${bottle.label}`}
             placeholder="12 ml, 0.5 fl oz, 14 g"
             onChange={(e) => setTyped(e.target.value)}
-            onEnter={book}
+            onEnter={() => book()}
           />
         </label>
-        <Key press={() => void give({ ul: SQUEEZE_UL, how: 'eye', grams: weighed ? stands : undefined })}>
-          <span>
-            A squeeze<small>{formatMl(SQUEEZE_UL)}, start value of Fika</small>
-          </span>
-        </Key>
+        {weighed && !typed.trim() ? (
+          <Key press={() => book(1)}>
+            <span>
+              That was one squeeze<small>as weighed, and remembered</small>
+            </span>
+          </Key>
+        ) : (
+          <Key
+            press={() =>
+              moving ? say(MOVING) : void give({ ul: squeeze.ul, how: 'eye', grams: weighed ? stands : undefined })
+            }
+          >
+            <span>
+              A squeeze
+              <small>
+                {formatMl(squeeze.ul)},{' '}
+                {squeeze.learnedFrom ? `learned from ${squeeze.learnedFrom}` : 'start value of Fika'}
+              </small>
+            </span>
+          </Key>
+        )}
         {scale.here && baselineG !== null ? (
           <Key press={tare}>
             <span>

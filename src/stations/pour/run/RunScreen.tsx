@@ -141,12 +141,24 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
           <footer>
             <div className={styles.quick}>
               <Key on={open === 'bottle'} press={() => setOpen(open === 'bottle' ? undefined : 'bottle')}>
-                Another bottle
+                <span>
+                  <span className={styles.wide}>Another </span>bottle
+                </span>
               </Key>
-              <Key press={() => go('look')}>Keep, photo</Key>
-              <Key press={() => go('bother')}>It bothers me</Key>
+              <Key press={() => go('look')}>
+                <span>
+                  Keep<span className={styles.wide}>, photo</span>
+                </span>
+              </Key>
+              <Key press={() => go('bother')}>
+                <span>
+                  <span className={styles.wide}>It </span>bothers<span className={styles.wide}> me</span>
+                </span>
+              </Key>
               <Key on={open === 'note'} press={() => setOpen(open === 'note' ? undefined : 'note')}>
-                Note, timer
+                <span>
+                  Note<span className={styles.wide}>, timer</span>
+                </span>
               </Key>
             </div>
             <div className={styles.foot}>

@@ -1,6 +1,7 @@
 import type { Fared } from '@/core/run/bothers'
 import type { DriedFilm } from '@/core/plan/crackRisk'
 import type { UnitSystem } from '@/core/quantity/parse'
+import type { Squeezed } from '@/core/run/loading'
 import type { TableFlow } from '@/core/run/tableFlow'
 import type { Run } from '@/db/runs/read'
 
@@ -30,6 +31,7 @@ export interface RunDesk {
   readonly waters: readonly { readonly id: string; readonly name: string }[]
   readonly places: readonly string[]
   readonly fared: readonly Fared[]
+  readonly squeezed: readonly Squeezed[]
   readonly dried: readonly DriedFilm[]
   readonly celsius: number
   readonly humidity: number

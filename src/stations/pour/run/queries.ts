@@ -8,7 +8,7 @@ import { studioFacts } from '@/db/people/studio'
 import { driedFilms } from '@/db/pieces/driedFilms'
 import { listPieces } from '@/db/pieces/read'
 import { dryingPlaces, roomFacts } from '@/db/room/read'
-import { findRun, remediesFared } from '@/db/runs/read'
+import { findRun, remediesFared, squeezesWeighed } from '@/db/runs/read'
 import { techniqueBook } from '@/db/techniques/read'
 import type { Tx } from '@/db/base/withStudio'
 import { dayAndTime } from '@/ui/tables/dates'
@@ -27,6 +27,7 @@ export async function runDesk(tx: Tx, id: string): Promise<RunDesk> {
     waters: (await listWaters(tx)).map(({ id: water, name }) => ({ id: water, name })),
     places: (await dryingPlaces(tx)).map((p) => p.name),
     fared: await remediesFared(tx),
+    squeezed: await squeezesWeighed(tx),
     dried: driedFilms(await listPieces(tx), techniques),
     celsius: room.celsius,
     humidity: room.humidity,

@@ -1,8 +1,10 @@
 'use client'
 
+import { useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { StepKey } from '@/ui/hand/StepKey'
 import { Aside } from '../Aside'
+import { Key } from '../Key'
 import { GiveAmount } from '../GiveAmount'
 import { RunBoard } from '../RunBoard'
 import { ScaleLine } from '@/ui/hand/ScaleLine'
@@ -11,10 +13,18 @@ import { WeighOrType } from '../WeighOrType'
 import type { RunStepProps } from '../stepProps'
 import styles from '../run.module.css'
 
+const SHARES = [
+  ['covers all of it', 1],
+  ['three quarters', 0.75],
+  ['half', 0.5],
+  ['a part', 0.25],
+] as const
+
 /** The surface before the cups: its weight, a photo, and the coats that lie under them. */
 export function SurfaceStep(props: RunStepProps) {
   const { plan, state, piece, send, next, bottleOf, scale } = props
   const weight = state.weights.get(piece.id)
+  const [share, setShare] = useState(1)
   const coats = plan.coats.map((coat) => ({
     coat,
     inUl: state.given.reduce((sum, g) => sum + (g.coat === coat.id ? g.ul : 0), 0),
@@ -37,6 +47,7 @@ export function SurfaceStep(props: RunStepProps) {
               kind: 'coat',
               coat: open.coat.id,
               role: open.coat.role,
+              share,
               piece: piece.id,
               bottle: bottle.id,
               ...amount,
@@ -56,6 +67,15 @@ export function SurfaceStep(props: RunStepProps) {
           </p>
         ) : null,
       )}
+      {open ? (
+        <div className={styles.keys} role="group" aria-label="How much of the face it covers">
+          {SHARES.map(([words, of]) => (
+            <Key key={words} on={share === of} press={() => setShare(of)}>
+              {words}
+            </Key>
+          ))}
+        </div>
+      ) : null}
       <WeighOrType
         {...props}
         label={`Weight of ${piece.title} before, if wanted`}
