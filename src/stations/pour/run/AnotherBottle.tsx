@@ -6,7 +6,9 @@ import { v7 as uuidv7 } from 'uuid'
 import { formatMl } from '@/core/quantity/format'
 import { loadedCups } from '@/core/run/loading'
 import { readShortCode } from '@/core/vessel/shortCode'
+import { ScaleLine } from '@/ui/hand/ScaleLine'
 import { Chip } from '@/ui/pictures/Drawdown'
+import { Aside } from './Aside'
 import { GiveAmount, type Amount } from './GiveAmount'
 import { Key } from './Key'
 import type { RunStepProps } from './stepProps'
@@ -83,6 +85,9 @@ export function AnotherBottle(props: RunStepProps & { close: () => void }) {
             inUl={0}
             give={give}
           />
+          <Aside>
+            <ScaleLine scale={props.scale} />
+          </Aside>
         </>
       ) : (
         <>
