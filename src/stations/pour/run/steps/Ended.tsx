@@ -5,7 +5,6 @@ import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import type { Run } from '@/db/runs/read'
 import { takeRunBackAction } from '../../actions'
-import { Key } from '../Key'
 import styles from '../run.module.css'
 
 /** A run that is booked, with the way back; or one that was put aside. */
@@ -25,11 +24,14 @@ export function Ended({ run }: { run: Run }) {
           {run.bookedAt ? 'To the wall' : 'To the pours'}
         </Link>
         {run.bookedAt ? (
-          <Key disabled={pending} press={() => send(() => takeRunBackAction({ id: run.id }), undefined, 'Taken back')}>
-            <span>
-              Take the booking back<small>and put right what was wrong</small>
-            </span>
-          </Key>
+          <button
+            type="button"
+            className="go second"
+            disabled={pending}
+            onClick={() => send(() => takeRunBackAction({ id: run.id }), undefined, 'Taken back')}
+          >
+            Take the booking back, to put right what was wrong
+          </button>
         ) : null}
       </div>
     </section>
