@@ -12,6 +12,8 @@ import styles from './run.module.css'
 
 /** Room round the face for corner numbers, as a share of its longer side. */
 const ROOM = 0.07
+/** As large as it is drawn at most, px: the photo lies under the drawing, so both keep one size. */
+const [WIDEST, TALLEST] = [520, 460]
 
 /**
  * A piece from above, to scale: its photo laid flat by its four corners where there is one, what is to stay and what may
@@ -40,7 +42,7 @@ export function RunBoard({
   const spots = state.keepers.filter((k) => k.piece === piece.id)
   const size = Math.max(w, h)
   return (
-    <div className={styles.board}>
+    <div className={styles.board} style={{ maxWidth: Math.min(WIDEST, (TALLEST * (w + 2 * m)) / (h + 2 * m)) }}>
       {photo ? (
         <div
           className={styles.photo}
@@ -59,7 +61,7 @@ export function RunBoard({
         role="img"
         aria-label={`${piece.title} from above, ${formatSize(footprint(piece.surface))}`}
         data-testid="run-board"
-        style={{ cursor: tap ? 'crosshair' : undefined, maxHeight: 460 }}
+        style={{ cursor: tap ? 'crosshair' : undefined }}
         onClick={(e) => {
           if (!tap) return
           const svg = e.currentTarget

@@ -1,7 +1,7 @@
 'use client'
 
 import Link from 'next/link'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { RUN_STEPS, type RunStep } from '@/core/run/events'
 import { standing } from '@/core/run/runState'
 import { Notice } from '@/ui/frame/Notice'
@@ -57,6 +57,11 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
   const [place, setPlace] = useState<HTMLElement | null>(null)
   const [pieceId, setPieceId] = useState<string>()
   const [open, setOpen] = useState<'steps' | 'bottle' | 'note'>()
+  const body = useRef<HTMLDivElement>(null)
+  // A step begins at its top.
+  useEffect(() => {
+    body.current?.scrollTo(0, 0)
+  }, [state.step])
   useAwake()
   const { plan } = run
   const byId = useMemo(() => new Map(desk.bottles.map((b) => [b.id, b])), [desk.bottles])
@@ -120,7 +125,7 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
               ))}
             </nav>
           ) : null}
-          <div className={styles.body} aria-live="polite">
+          <div ref={body} className={styles.body} aria-live="polite">
             <section>
               {trouble ? <Notice kind="warning">{trouble}</Notice> : null}
               {desk.now - Date.parse(run.begunAt) > OVERNIGHT_MS ? <Overnight /> : null}
