@@ -59,3 +59,6 @@ export function removalOf(standsG: number | null, resolutionG: number, bookedG: 
   const removed = bookedG - standsG!
   return removed >= leastAdditionG(resolutionG) ? removed : undefined
 }
+
+/** Said where a weight is asked for before it stands. */
+export const STILL_MOVING = 'The scale is still moving. Hands off, then tap again.'

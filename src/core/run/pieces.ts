@@ -14,7 +14,10 @@ export interface PieceOfPlan {
 }
 
 /** The objects of a plan in its order, each with a title of its own: numbered where there are several. */
-export function piecesOf(surfaces: readonly PlannedSurface[], title: string): PieceOfPlan[] {
+export function piecesOf(
+  surfaces: readonly Pick<PlannedSurface, 'id' | 'surface' | 'stockId' | 'eachMinor'>[],
+  title: string,
+): PieceOfPlan[] {
   const all = surfaces.flatMap((s) => Array.from({ length: s.surface.count }, () => s))
   return all.map((s, i) => {
     const surface = { ...s.surface, count: 1 }

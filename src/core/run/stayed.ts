@@ -9,6 +9,12 @@ import type { Given, RunState } from './runState'
 /** How it is known what stayed: weighed on the scale, by what was weighed off it, or by the usual share. */
 export const STAYED_WAYS = ['weighed', 'by run-off', 'estimated'] as const
 export type StayedWay = (typeof STAYED_WAYS)[number]
+/** The same in a sentence. */
+export const STAYED_WORDS: Readonly<Record<StayedWay, string>> = {
+  weighed: 'by its weight',
+  'by run-off': 'by what was weighed off it',
+  estimated: 'estimated',
+}
 
 /** What became of the paint of one piece, µl: poured = left + jars + waste. */
 export interface PieceStayed {

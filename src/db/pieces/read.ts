@@ -57,10 +57,13 @@ const GIVEN = `select l.from_vessel_id as bottle_id, round(l.ul * p.poured_share
     where l.studio_id = p.studio_id and l.from_vessel_id = p.vessel_id
       and ${notUndone('m')}`
 
+/** What the books say lies on a piece `p`, µl. */
+const LEFT = `(select coalesce(sum(c.ul), 0) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id)`
+
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
     p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.next_time as "nextTime", p.rating,
     p.faults, p.fate, p.revision, p.set_id as "setId", p.run_id as "runId", p.stayed_how as "stayedHow", p.dries_at as "driesAt",
-    coalesce((select sum(c.ul) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id), 0)::bigint as "leftUl",
+    ${LEFT}::bigint as "leftUl",
     coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at, 'isDue', d.done_at is null and d.due_at <= now()) order by d.due_at)
       from look_due d where d.studio_id = p.studio_id and d.piece_id = p.id), '[]') as looks,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
@@ -121,7 +124,7 @@ export function piecesOfSet(tx: Tx, setId: string): Promise<{ id: string; title:
 export async function weighedRunOff(tx: Tx, technique: string): Promise<{ pieces: number; share: number }> {
   const [row] = await tx.q<{ pieces: number; share: number }>(
     `select count(*)::int as pieces, coalesce(avg(1 - x.left_ul / x.poured_ul), 0)::float8 as share from (
-       select (select coalesce(sum(c.ul), 0) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id)::float8 as left_ul,
+       select ${LEFT}::float8 as left_ul,
          (select sum(g.ul) from (${GIVEN}) g)::float8 as poured_ul
        from piece p where p.studio_id = $1 and p.technique = $2 and p.fate <> 'undone' and p.stayed_how in ('weighed', 'by run-off')
      ) x where x.poured_ul > 0`,

@@ -4,6 +4,7 @@ import type { Happened } from '@/core/run/events'
 import type { Squeezed } from '@/core/run/loading'
 import type { RunPlan } from '@/core/run/runPlan'
 import { isId, type Tx } from '../base/withStudio'
+import { notUndone } from '../ledger'
 
 /** A run: what was to be poured, and what has happened since, oldest first. */
 export interface Run {
@@ -108,7 +109,7 @@ export async function runImage(tx: Tx, id: string): Promise<Buffer | undefined> 
 export async function movementsOf(tx: Tx, requestIds: readonly string[]): Promise<string[]> {
   const rows = await tx.q<{ id: string }>(
     `select m.id from movement m where m.studio_id = $1 and m.request_id = any ($2)
-       and not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)
+       and ${notUndone('m')}
      order by m.id desc`,
     [tx.studioId, requestIds],
   )

@@ -118,12 +118,7 @@ async function freePlan(tx: Tx, input: BeginRun): Promise<RunPlan> {
   const title = input.title || 'A pour'
   const surfaces = input.surfaces.map((s, i) => ({
     id: derivedId(input.id, `surface ${i}`),
-    name: '',
     surface: s.surface,
-    cover: 1,
-    free: null,
-    split: null,
-    feeds: null,
     stockId: s.stockId,
     eachMinor: stock.find((x) => x.id === s.stockId)?.eachMinor ?? 0,
   }))

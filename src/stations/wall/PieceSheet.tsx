@@ -12,7 +12,7 @@ import { CLEAN_FIRST } from '@/core/vessel/additives'
 import { formatMoney } from '@/core/quantity/money'
 import { surfaceWords } from '@/core/surface/words'
 import { FAULTS } from '@/core/piece/faults'
-import type { StayedWay } from '@/core/run/stayed'
+import { STAYED_WORDS } from '@/core/run/stayed'
 import type { LotPortion } from '@/db/bottles/read'
 import type { StudioFacts } from '@/db/people/studio'
 import { day } from '@/ui/tables/dates'
@@ -28,13 +28,6 @@ import { ToldLine } from '@/ui/tables/ToldLine'
 import { LooksDue } from './LooksDue'
 import { RunOff } from './RunOff'
 import styles from './wall.module.css'
-
-/** How it is known what stayed on it. */
-const STAYED: Readonly<Record<StayedWay, string>> = {
-  weighed: 'by its weight',
-  'by run-off': 'by what was weighed off it',
-  estimated: 'estimated',
-}
 
 interface Fields {
   title: string
@@ -138,7 +131,7 @@ export function PieceSheet({
             <dd data-testid="poured">
               {formatVolume(sum(portions))}
               {piece.stayedHow
-                ? ` of ${formatVolume(sum(piece.colours))}, ${STAYED[piece.stayedHow]}; ${formatVolume(sum(wasted))} went to waste`
+                ? ` of ${formatVolume(sum(piece.colours))}, ${STAYED_WORDS[piece.stayedHow]}; ${formatVolume(sum(wasted))} went to waste`
                 : ''}
             </dd>
             {piece.driesAt ? (

@@ -52,3 +52,17 @@ describe('one key for the hand', () => {
     expect([before.mock.calls.length, after.mock.calls.length]).toEqual([0, 1])
   })
 })
+
+it('letters of a screen’s own do what it says, and not while something is typed', () => {
+  const look = jest.fn()
+  function Screen() {
+    useHandKeys({ letters: { k: look, b: undefined } })
+    return <input aria-label="typed" />
+  }
+  render(<Screen />)
+  fireEvent.keyDown(document.body, { key: 'K' })
+  fireEvent.keyDown(document.body, { key: 'b' })
+  expect(look).toHaveBeenCalledTimes(1)
+  fireEvent.keyDown(screen.getByLabelText('typed'), { key: 'k' })
+  expect(look).toHaveBeenCalledTimes(1)
+})

@@ -4,7 +4,7 @@ import { Select } from 'antd'
 import Link from 'next/link'
 import { useRefresh } from '@/ui/hooks/useRefresh'
 import { useEffect, useMemo, useState } from 'react'
-import { additionOf, removalOf, stillOn } from '@/core/device/settle'
+import { additionOf, removalOf, stillOn, STILL_MOVING } from '@/core/device/settle'
 import { eyeState, type EyeEvent } from '@/core/mix/byEye'
 import { portionsOfMix, readBack, type Addition } from '@/core/mix/readBack'
 import { judgeWater, type WaterRule } from '@/core/mix/waterLimit'
@@ -32,6 +32,7 @@ import { useTyped } from '@/ui/hand/useTyped'
 import type { EyeMixing } from '@/db/mixings/write'
 import { SaveRecipe } from '../recipes/SaveRecipe'
 import { PLAIN } from '../start'
+import handStyles from '@/ui/hand/hand.module.css'
 import benchStyles from '../bench.module.css'
 import eyeStyles from './eye.module.css'
 
@@ -121,7 +122,7 @@ export function EyeScreen({
     })
   const next = () => {
     if (state.baselineG === null && here) {
-      if (scale.settledG === null) return setTrouble('The scale is still moving. Hands off, then tap again.')
+      if (scale.settledG === null) return setTrouble(STILL_MOVING)
       return void send({ kind: 'tare', grams: scale.settledG })
     }
     if (typed.trim()) return book()
@@ -153,7 +154,7 @@ export function EyeScreen({
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: sending }}>
-        <div className={`${benchStyles.guide} frame-dark`} data-step={filling ? 'label' : 'eye'}>
+        <div className={`${handStyles.screen} frame-dark`} data-step={filling ? 'label' : 'eye'}>
           <header className={benchStyles.guideHead}>
             <h1>Pour first, read after</h1>
             <span className="fill" />

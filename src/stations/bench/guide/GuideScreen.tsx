@@ -10,6 +10,7 @@ import { Cup } from '@/ui/pictures/Cup'
 import { Notice } from '@/ui/frame/Notice'
 import { BenchProviders } from '@/ui/frame/Providers'
 import { useHandKeys } from '@/ui/hooks/useHandKeys'
+import { STILL_MOVING } from '@/core/device/settle'
 import { useScale } from '@/ui/hooks/useScale'
 import { JudgeStep } from './JudgeStep'
 import { LabelStep } from './LabelStep'
@@ -23,6 +24,7 @@ import { useMixing } from './useMixing'
 import { useAwake } from '@/ui/hand/useAwake'
 import { useTone } from '@/ui/hand/useTone'
 import type { GuidedMixing } from '@/db/mixings/write'
+import handStyles from '@/ui/hand/hand.module.css'
 import benchStyles from '../bench.module.css'
 import guideStyles from './guide.module.css'
 
@@ -75,7 +77,7 @@ export function GuideScreen({
   return (
     <BenchProviders>
       <KeyPlace value={{ place, busy: guide.sending }}>
-        <div className={`${benchStyles.guide} frame-dark`} data-step={state.step}>
+        <div className={`${handStyles.screen} frame-dark`} data-step={state.step}>
           <header className={benchStyles.guideHead}>
             <h1>{plan.label || 'A mix'}</h1>
             <ol className={guideStyles.guidePlaces} aria-label="Steps">
@@ -180,7 +182,7 @@ function Plain({
 function CupStep({ send, scale, plan, say }: StepProps) {
   const next = () => {
     if (!scale.here) return send({ kind: 'next' })
-    if (scale.settledG === null) return say('The scale is still moving. Hands off, then tap again.')
+    if (scale.settledG === null) return say(STILL_MOVING)
     send({ kind: 'tare', grams: scale.settledG })
   }
   const sum = plan.lines.reduce((s, l) => s + l.plannedUl, 0)
@@ -202,7 +204,7 @@ function CupStep({ send, scale, plan, say }: StepProps) {
 
 function Ended({ vesselId }: { vesselId: string | null }) {
   return (
-    <div className={`${benchStyles.guide} frame-dark`}>
+    <div className={`${handStyles.screen} frame-dark`}>
       <div style={{ padding: 60 }}>
         <h2 className={guideStyles.guideTitle}>This mix is finished</h2>
         <p className={benchStyles.guideSay}>

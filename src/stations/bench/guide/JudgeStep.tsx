@@ -3,7 +3,7 @@
 import { learn } from '@/core/consistency/dilution'
 import { waterContent, wAfter } from '@/core/consistency/reference'
 import { adviseWater } from '@/core/consistency/waterAdvice'
-import { additionOf, stillOn } from '@/core/device/settle'
+import { additionOf, stillOn, STILL_MOVING } from '@/core/device/settle'
 import { pouredWater } from '@/core/mix/guide'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { formatMl, formatSmall, formatSmallBeside } from '@/core/quantity/format'
@@ -95,8 +95,7 @@ function WaterPart({ plan, state, scale, send, sendTyped, units, say }: StepProp
       if (!plan.water) return say('This mix has no water to thin it with. Use medium, or go on as it is.')
       if (!(ul > 0)) return say('Type how much water went in, like 6 drops.')
       // Booked as advised now, what the scale shows a moment later would be taken for more water.
-      if (!isTyped && scale.here && state.baselineG !== null && scale.settledG === null)
-        return say('The scale is still moving. Hands off, then tap again.')
+      if (!isTyped && scale.here && state.baselineG !== null && scale.settledG === null) return say(STILL_MOVING)
       const event = { kind: 'water', ul, grams: stillOn(scale.settledG, state.baselineG) } as const
       if (isTyped) carry(event)
       else send(event)

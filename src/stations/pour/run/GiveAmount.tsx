@@ -1,5 +1,6 @@
 'use client'
 
+import { STILL_MOVING } from '@/core/device/settle'
 import { useState } from 'react'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
@@ -21,8 +22,6 @@ export interface Amount {
   readonly grams?: number | undefined
   readonly squeezes?: number | undefined
 }
-
-const MOVING = 'The scale is still moving. Hands off, then tap again.'
 
 /** How much of a bottle goes in: huge, by the scale, by what is typed, by a squeeze, or as planned. */
 export function GiveAmount({
@@ -62,7 +61,7 @@ export function GiveAmount({
 
   const book = (squeezes?: number) => {
     say(undefined)
-    if (moving) return say(MOVING)
+    if (moving) return say(STILL_MOVING)
     if (typed.trim())
       return attemptOr(say, () => {
         const ul = parsePouredUl(typed, density, desk.units, dropUl)
@@ -79,7 +78,7 @@ export function GiveAmount({
     say('Type how much went in, like 12 ml or 14 g.')
   }
   const tare = () => {
-    if (stands === undefined) return say(MOVING)
+    if (stands === undefined) return say(STILL_MOVING)
     send({ kind: 'tare', grams: stands })
   }
   const label = typed.trim()
@@ -138,7 +137,9 @@ export function GiveAmount({
         ) : (
           <Key
             press={() =>
-              moving ? say(MOVING) : void give({ ul: squeeze.ul, how: 'eye', grams: weighed ? stands : undefined })
+              moving
+                ? say(STILL_MOVING)
+                : void give({ ul: squeeze.ul, how: 'eye', grams: weighed ? stands : undefined })
             }
           >
             <span>

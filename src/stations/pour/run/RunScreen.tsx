@@ -30,22 +30,28 @@ import { SurfaceStep } from './steps/SurfaceStep'
 import { TiltStep } from './steps/TiltStep'
 import { Timers } from './Timers'
 import { useRun } from './useRun'
+import handStyles from '@/ui/hand/hand.module.css'
 import styles from './run.module.css'
 
-const STEPS: Readonly<Record<RunStep, { readonly name: string; readonly Step: (p: RunStepProps) => React.ReactNode }>> =
-  {
-    ready: { name: 'Ready?', Step: ReadyStep },
-    bottles: { name: 'Bottles', Step: BottlesStep },
-    surface: { name: 'Surface', Step: SurfaceStep },
-    load: { name: 'Load', Step: LoadStep },
-    pour: { name: 'Pour', Step: PourStep },
-    look: { name: 'Look', Step: LookStep },
-    tilt: { name: 'Tilt', Step: TiltStep },
-    bother: { name: 'What bothers you?', Step: BotherStep },
-    edges: { name: 'Edges', Step: EdgesStep },
-    stayed: { name: 'What stayed', Step: StayedStep },
-    stop: { name: 'Stop', Step: StopStep },
-  }
+interface StepOf {
+  readonly name: string
+  readonly Step: (p: RunStepProps) => React.ReactNode
+  /** Whether it is about one piece at a time. */
+  readonly perPiece: boolean
+}
+const STEPS: Readonly<Record<RunStep, StepOf>> = {
+  ready: { name: 'Ready?', Step: ReadyStep, perPiece: false },
+  bottles: { name: 'Bottles', Step: BottlesStep, perPiece: false },
+  surface: { name: 'Surface', Step: SurfaceStep, perPiece: true },
+  load: { name: 'Load', Step: LoadStep, perPiece: false },
+  pour: { name: 'Pour', Step: PourStep, perPiece: true },
+  look: { name: 'Look', Step: LookStep, perPiece: true },
+  tilt: { name: 'Tilt', Step: TiltStep, perPiece: true },
+  bother: { name: 'What bothers you?', Step: BotherStep, perPiece: true },
+  edges: { name: 'Edges', Step: EdgesStep, perPiece: true },
+  stayed: { name: 'What stayed', Step: StayedStep, perPiece: true },
+  stop: { name: 'Stop', Step: StopStep, perPiece: true },
+}
 
 /** A run left open for longer than this is asked about. */
 const OVERNIGHT_MS = 12 * 3_600_000
@@ -72,8 +78,8 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
     setOpen(undefined)
     send({ kind: 'go', to })
   }
-  useHandKeys({ undo })
-  useLetterKeys({ k: () => go('look'), p: () => go('look'), b: () => go('bother') }, !run.bookedAt)
+  const toLook = run.bookedAt ? undefined : () => go('look')
+  useHandKeys({ undo, letters: { k: toLook, p: toLook, b: run.bookedAt ? undefined : () => go('bother') } })
   if (run.bookedAt || run.isAside) return <Ended run={run} />
   const { Step } = STEPS[state.step]
   const at = RUN_STEPS.indexOf(state.step)
@@ -93,7 +99,7 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
     <BenchProviders>
       <KeyPlace value={{ place, busy: false }}>
         <div
-          className={`${styles.run} frame-dark`}
+          className={`${handStyles.screen} ${styles.run} frame-dark`}
           data-step={state.step}
           data-waiting={waiting}
           data-revision={run.revision}
@@ -136,7 +142,7 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
                 <NoteIt {...step} close={() => setOpen(undefined)} />
               ) : (
                 <>
-                  {plan.pieces.length > 1 && PER_PIECE.has(state.step) ? <Pieces {...step} /> : null}
+                  {plan.pieces.length > 1 && STEPS[state.step].perPiece ? <Pieces {...step} /> : null}
                   <Step {...step} />
                 </>
               )}
@@ -180,18 +186,6 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
   )
 }
 
-/** Steps that are about one piece at a time. */
-const PER_PIECE: ReadonlySet<RunStep> = new Set([
-  'surface',
-  'pour',
-  'look',
-  'tilt',
-  'bother',
-  'edges',
-  'stayed',
-  'stop',
-])
-
 function Pieces({ plan, piece, setPiece }: RunStepProps) {
   return (
     <div className={styles.pieces} role="group" aria-label="Piece">
@@ -210,20 +204,3 @@ const Overnight = () => (
     not noted is estimated and says so. If it was not, put it aside there. Nothing is booked by itself.
   </Notice>
 )
-
-/** Letters that lead somewhere from anywhere, not while something is typed. */
-function useLetterKeys(keys: Readonly<Record<string, () => void>>, on: boolean): void {
-  useEffect(() => {
-    if (!on) return
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || e.repeat) return
-      if (e.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName)) return
-      const act = keys[e.key.toLowerCase()]
-      if (!act) return
-      e.preventDefault()
-      act()
-    }
-    document.addEventListener('keydown', onKey)
-    return () => document.removeEventListener('keydown', onKey)
-  })
-}

@@ -13,7 +13,7 @@ import styles from './run.module.css'
 const CORNERS = ['top left', 'top right', 'bottom right', 'bottom left']
 
 /** A photo from above, and four taps on the corners of the face that lay it flat; without them it is kept as it is. */
-export function TakePhoto({ desk, piece, send, flat = true }: RunStepProps & { flat?: boolean }) {
+export function TakePhoto({ desk, piece, send }: RunStepProps) {
   const input = useRef<HTMLInputElement>(null)
   const [taken, setTaken] = useState<string>()
   const [corners, setCorners] = useState<readonly Point[]>([])
@@ -32,7 +32,7 @@ export function TakePhoto({ desk, piece, send, flat = true }: RunStepProps & { f
     form.set('photo', file)
     upload(
       () => runPhotoAction(form),
-      () => (flat ? setTaken(id) : keep(id, [])),
+      () => setTaken(id),
     )
     if (input.current) input.current.value = ''
   }

@@ -1,5 +1,6 @@
 'use client'
 
+import { STILL_MOVING } from '@/core/device/settle'
 import { useState } from 'react'
 import { parseMassMg } from '@/core/quantity/parse'
 import { HandInput } from '@/ui/forms/HandInput'
@@ -45,11 +46,7 @@ export function WeighOrType({
       {scale.here ? (
         <Key
           label={`From the scale: ${label}`}
-          press={() =>
-            scale.settledG === null
-              ? say('The scale is still moving. Hands off, then tap again.')
-              : void keep(scale.settledG)
-          }
+          press={() => (scale.settledG === null ? say(STILL_MOVING) : void keep(scale.settledG))}
         >
           {scale.grams === null ? '…' : `${scale.grams.toFixed(1)} g`}
         </Key>

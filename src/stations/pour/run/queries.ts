@@ -1,10 +1,11 @@
 import { judgeWater } from '@/core/mix/waterLimit'
 import { groupBy } from '@/core/groupBy'
+import type { TechniqueBook } from '@/core/technique/techniques'
 import { factsFromTexts, needsOf } from '@/core/vessel/needs'
 import type { Read } from '@/core/vessel/thickening'
 import { bottlesInUse, listJars, portionsOf } from '@/db/bottles/read'
 import { listWaters } from '@/db/materials/mixable'
-import { studioFacts } from '@/db/people/studio'
+import { studioFacts, type StudioFacts } from '@/db/people/studio'
 import { driedFilms } from '@/db/pieces/driedFilms'
 import { listPieces } from '@/db/pieces/read'
 import { dryingPlaces, roomFacts } from '@/db/room/read'
@@ -22,7 +23,7 @@ export async function runDesk(tx: Tx, id: string): Promise<RunDesk> {
   const room = await roomFacts(tx)
   return {
     run,
-    bottles: await tableBottles(tx),
+    bottles: await tableBottles(tx, studio, techniques),
     jars: await listJars(tx),
     waters: (await listWaters(tx)).map(({ id: water, name }) => ({ id: water, name })),
     places: (await dryingPlaces(tx)).map((p) => p.name),
@@ -37,9 +38,7 @@ export async function runDesk(tx: Tx, id: string): Promise<RunDesk> {
 }
 
 /** Every bottle that may be reached for, with what it needs first. */
-async function tableBottles(tx: Tx): Promise<TableBottle[]> {
-  const { water, zone } = await studioFacts(tx)
-  const techniques = await techniqueBook(tx)
+async function tableBottles(tx: Tx, { water, zone }: StudioFacts, techniques: TechniqueBook): Promise<TableBottle[]> {
   const bottles = await bottlesInUse(tx)
   const held = groupBy(
     await portionsOf(

@@ -18,6 +18,7 @@ import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { day } from '@/ui/tables/dates'
 import { attemptOr } from '@/ui/hooks/useAttempt'
 import { useHandKeys } from '@/ui/hooks/useHandKeys'
+import { STILL_MOVING } from '@/core/device/settle'
 import { useScale } from '@/ui/hooks/useScale'
 import { useSend } from '@/ui/hooks/useSend'
 import { dropWeightAction, nameLossAction, stocktakeAction, takeWeightAction } from '../actions'
@@ -77,7 +78,7 @@ export function Stocktake({
       let grossMg: number
       if (typed.trim()) grossMg = parseMassMg(typed, units)
       else if (!scale.here) return setTrouble(`${scale.why} Or type the weight.`)
-      else if (scale.settledG === null) return setTrouble('The scale is still moving. Hands off, then tap again.')
+      else if (scale.settledG === null) return setTrouble(STILL_MOVING)
       else grossMg = Math.round(scale.settledG * 1000)
       const difference = differenceOf(bottle, { grossMg, tareMg, named: null })
       if (difference.kind === 'unreadable') return setTrouble(difference.sentence)

@@ -1,8 +1,7 @@
 'use client'
 
 import { formatMl } from '@/core/quantity/format'
-import { BOTHERS, offersFor, type LeftBottle } from '@/core/run/bothers'
-import { REMEDIES } from '@/core/run/bothers'
+import { BOTHERS, offersFor, REMEDIES, type LeftBottle } from '@/core/run/bothers'
 import { CAUTIONS } from '@/core/technique/technique'
 import { Notice } from '@/ui/frame/Notice'
 import { StepKey } from '@/ui/hand/StepKey'

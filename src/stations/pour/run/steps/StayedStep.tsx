@@ -1,11 +1,12 @@
 'use client'
 
+import { STILL_MOVING } from '@/core/device/settle'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { crackRisk } from '@/core/plan/crackRisk'
 import { formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
-import { meanOf, netGiven, whatStayed, type PieceStayed } from '@/core/run/stayed'
+import { meanOf, netGiven, STAYED_WORDS, whatStayed, type PieceStayed } from '@/core/run/stayed'
 import { areas } from '@/core/surface/area'
 import { HandInput } from '@/ui/forms/HandInput'
 import { ScaleLine } from '@/ui/hand/ScaleLine'
@@ -17,12 +18,6 @@ import { Key } from '../Key'
 import { WeighOrType } from '../WeighOrType'
 import type { RunStepProps } from '../stepProps'
 import styles from '../run.module.css'
-
-const HOW: Readonly<Record<PieceStayed['how'], string>> = {
-  weighed: 'by its weight',
-  'by run-off': 'by what was weighed off it',
-  estimated: 'estimated',
-}
 
 /** What stayed on it and where the rest went: by weight, by the jar, or by the studio's usual share; always booked. */
 export function StayedStep(props: RunStepProps) {
@@ -79,7 +74,7 @@ function Facts({ plan, stayed }: RunStepProps & { stayed: readonly PieceStayed[]
           >
             <td>
               {plan.pieces.find((p) => p.id === s.piece)!.title}
-              <small className="muted block">{HOW[s.how]}</small>
+              <small className="muted block">{STAYED_WORDS[s.how]}</small>
             </td>
             <td>{formatMl(s.pouredUl)}</td>
             <td>{formatMl(s.leftUl)}</td>
@@ -192,13 +187,7 @@ function RunOff(props: RunStepProps) {
         </Key>
         {scale.here ? (
           emptyG === undefined ? (
-            <Key
-              press={() =>
-                scale.settledG === null
-                  ? say('The scale is still moving. Hands off, then tap again.')
-                  : setEmptyG(scale.settledG)
-              }
-            >
+            <Key press={() => (scale.settledG === null ? say(STILL_MOVING) : setEmptyG(scale.settledG))}>
               <span>
                 Jar is on<small>before the run-off</small>
               </span>
@@ -206,7 +195,7 @@ function RunOff(props: RunStepProps) {
           ) : (
             <Key
               press={() => {
-                if (scale.settledG === null) return say('The scale is still moving. Hands off, then tap again.')
+                if (scale.settledG === null) return say(STILL_MOVING)
                 const ul = Math.round((1000 * (scale.settledG - emptyG)) / densityGPerMl)
                 if (ul <= 0)
                   return say('The jar weighs no more than before. Scrape the run-off into it, then tap again.')
