@@ -6,14 +6,14 @@ import type { ScaleStandIn } from '@/devices/scale/standIn'
 import { serious } from '../support/axe'
 import { drawerCsv } from '../support/drawerCsv'
 import { choose, pick, startStudio } from '../support/people'
-import { holdScale, SCALE_WAIT_MS } from '../support/scale'
+import { holdScale, leaveScale, SCALE_WAIT_MS } from '../support/scale'
 
 let scale: ScaleStandIn
 test.beforeAll(async () => {
   test.setTimeout(SCALE_WAIT_MS)
   scale = await holdScale(21)
 })
-test.afterAll(() => scale.close())
+test.afterAll(() => leaveScale(scale))
 
 /** A drawer of paints and two mediums, brought in as a list. */
 async function bringIn(page: Page): Promise<void> {

@@ -7,7 +7,7 @@ import { shortCode } from '@/core/vessel/shortCode'
 import { serious } from '../support/axe'
 import { person, signUp } from '../support/accounts'
 import { planInput } from '../support/plans'
-import { holdScale, SCALE_WAIT_MS } from '../support/scale'
+import { holdScale, leaveScale, SCALE_WAIT_MS } from '../support/scale'
 import { sealed } from '../support/sealed'
 import { makeStudio } from '../support/studio'
 
@@ -18,7 +18,7 @@ test.beforeAll(async () => {
   scale = await holdScale(77)
 })
 test.afterAll(async () => {
-  await scale.close()
+  await leaveScale(scale)
   await endPool()
 })
 

@@ -1,16 +1,36 @@
+import { createServer, type Server } from 'node:net'
 import { scaleAddress } from '@/devices/scale/stream'
 import { startScale, type ScaleStandIn } from '@/devices/scale/standIn'
 import { random } from './random'
 
+/** Longest a test waits for the scale, ms. */
+export const SCALE_WAIT_MS = 600_000
+/** Beside the scale's own port: held for as long as a test has it, also while its plug is pulled. */
+const LOCK = 40
+
+let lock: Server
+
+const locked = (port: number) =>
+  new Promise<Server>((resolve, reject) => {
+    const server = createServer()
+    server.once('error', reject).listen(port, '127.0.0.1', () => resolve(server))
+  })
+
 /** The one scale of the app under test, once no other test holds it. */
 export async function holdScale(seed: number): Promise<ScaleStandIn> {
+  const { port } = scaleAddress()!
   for (;;)
     try {
-      return await startScale({ port: scaleAddress()!.port, random: random(seed), clock: Date.now })
+      lock = await locked(port + LOCK)
+      return await startScale({ port, random: random(seed), clock: Date.now })
     } catch (error) {
       if ((error as { code?: string }).code !== 'EADDRINUSE') throw error
       await new Promise((resolve) => setTimeout(resolve, 500))
     }
 }
-/** Longest a test waits for the scale, ms. */
-export const SCALE_WAIT_MS = 600_000
+
+/** Leaves the scale to the next test. */
+export async function leaveScale(scale: ScaleStandIn): Promise<void> {
+  await scale.close()
+  lock.close()
+}
