@@ -1,11 +1,4 @@
-import { flattening, inverted, squareToQuad, type Matrix3, type Quad } from './homography'
-import type { Point } from './polygon'
-
-/** Where a map takes a point. */
-function mapped([a, b, c, d, e, f, g, h, i]: Matrix3, [x, y]: Point): Point {
-  const w = g * x + h * y + i
-  return [(a * x + b * y + c) / w, (d * x + e * y + f) / w]
-}
+import { flattening, inverted, mapped, squareToQuad, type Quad } from './homography'
 
 const quad: Quad = [
   [10, 20],

@@ -8,6 +8,14 @@ export type Matrix3 = readonly [number, number, number, number, number, number, 
 /** Corners of a quadrilateral: top left, top right, bottom right, bottom left. */
 export type Quad = readonly [Point, Point, Point, Point]
 
+/** Corners of the unit square: those of a picture that shows the face and nothing else, as shares of its sides. */
+export const WHOLE: Quad = [
+  [0, 0],
+  [1, 0],
+  [1, 1],
+  [0, 1],
+]
+
 /**
  * The projective map of the unit square onto a quadrilateral (Heckbert 1989, Fundamentals of Texture Mapping and Image
  * Warping, 2.2.3).
@@ -23,6 +31,12 @@ export function squareToQuad(quad: Quad): Matrix3 {
   const g = (sx * dy2 - dx2 * sy) / det
   const h = (dx1 * sy - sx * dy1) / det
   return [x1 - x0 + g * x1, x3 - x0 + h * x3, x0, y1 - y0 + g * y1, y3 - y0 + h * y3, y0, g, h, 1]
+}
+
+/** Where a map takes a point. */
+export function mapped([a, b, c, d, e, f, g, h, i]: Matrix3, [x, y]: Point): Point {
+  const w = g * x + h * y + i
+  return [(a * x + b * y + c) / w, (d * x + e * y + f) / w]
 }
 
 /** The inverse map, up to its scale. @throws Invalid for a map that flattens everything */
