@@ -9,9 +9,12 @@ import type { Figure } from './measure'
 import { matchFigures } from './match'
 import { newsFigures } from './news'
 import { photoFigures } from './photo'
+import { photoAccuracy } from './photoAccuracy'
+import { photoDeskFigures } from './photoDesk'
 import { planFigures } from './plan'
 import { rackFigures } from './rack'
 import { tiltFigures } from './tilt'
+import { wallFigures } from './wall'
 
 const url = process.env.FIKA_URL
 if (!url) throw new Error('FIKA_URL names no running Fika')
@@ -34,7 +37,8 @@ const groups: Record<string, () => Promise<Figure[]>> = {
   ledger: ledgerFigures,
   rack: () => rackFigures(url),
   catalogue: catalogueFigures,
-  photo: () => photoFigures(url),
+  photo: async () => [...(await photoFigures(url)), ...(await photoAccuracy()), ...(await photoDeskFigures(url))],
+  wall: () => wallFigures(url),
   match: () => matchFigures(url),
   news: () => newsFigures(url),
   plan: () => planFigures(url),

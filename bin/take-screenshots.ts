@@ -3,7 +3,6 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { launch } from '../tests/support/chromium'
-import { pick } from '../tests/support/people'
 
 const url = process.env.FIKA_URL
 if (!url) throw new Error('FIKA_URL names no running Fika')
@@ -88,20 +87,6 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByTestId('proposal').waitFor()
     await page.getByRole('button', { name: 'Take this order' }).scrollIntoViewIfNeeded()
   },
-  again: async () => {
-    await into('/wall', /Night Ferries 2/)
-    await page.getByRole('link', { name: 'Pour again, changed' }).click()
-    await page.waitForURL('**/again/**')
-    await pick(page, 'Surface 1', 'rectangle')
-    await page.getByLabel('Size of surface 1').fill('40 x 40 cm')
-    await page.evaluate(() => window.scrollTo(0, 0))
-  },
-  'put-out': async () => {
-    await into('/plan', /Bakery commission/)
-    await page.getByRole('link', { name: 'Put out' }).click()
-    await page.waitForURL('**/put-out')
-    await page.waitForTimeout(600)
-  },
   rehearse: async () => {
     await into('/plan', /Bakery commission/)
     await page.getByRole('link', { name: 'Rehearse' }).click()
@@ -127,6 +112,19 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
   },
   wall: () => open('/wall'),
   piece: () => into('/wall', /Night Ferries 2/),
+  measured: async () => {
+    await into('/wall', /Bakery sketch, petals/)
+    await page.getByRole('link', { name: 'Measure again' }).click()
+    await page.waitForURL('**/photo/**')
+    await page.getByRole('button', { name: 'Measure', exact: true }).click()
+    await page.getByRole('button', { name: 'Keep it', exact: true }).waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(400)
+  },
+  finish: async () => {
+    await into('/wall', /Lantern study/)
+    await page.getByRole('link', { name: 'Finish it' }).click()
+    await page.waitForURL('**/finish')
+  },
   notebook: () => open('/notebook'),
 }
 

@@ -3,6 +3,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import sharp from 'sharp'
+import { measurePhoto, type PhotoMeasures } from '@/core/photo/measurePhoto'
+import { WHOLE } from '@/core/surface/homography'
 import { planAmounts } from '@/core/plan/amounts'
 import { sourceKey } from '@/core/plan/design'
 import { cellFor } from '@/core/tilt/board'
@@ -16,16 +18,36 @@ import { START_SECONDS_PER_NU } from '@/core/consistency/flowCup'
 import { endPool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
 import { demoDoor } from '@/db/people/demoDoor'
-import { listPlans } from '@/db/plans/read'
+import { listPlans, type PlanWithParts } from '@/db/plans/read'
 import type { Sheen } from '@/core/paint/properties'
 import { handOf, REHEARSED } from './hands'
-import { pictureOf, toldOfPlan } from './pictures'
+import { MEASURED, measuredKey, pictureOf, toldOfPlan } from './pictures'
 
 const WIDTH = 720
+const measured: Record<string, PhotoMeasures> = {}
+
+/** What is measured of a picture, as it would be of a photo; numbers are kept as finely as they mean anything. */
+async function measuresOf(file: string, { parts, design }: PlanWithParts): Promise<PhotoMeasures> {
+  const { data, info } = await sharp(file).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+  const ul = new Map<string, number>()
+  for (const p of parts) if (p.hex) ul.set(p.hex, (ul.get(p.hex) ?? 0) + p.ul)
+  const all = [...ul.values()].reduce((a, b) => a + b, 0)
+  const { measures } = measurePhoto(
+    { width: info.width, height: info.height, data },
+    WHOLE,
+    design.surfaces[0]!.surface,
+    [...ul].map(([hex, of]) => ({ hex, share: of / all })),
+  )
+  return JSON.parse(
+    JSON.stringify(measures, (_, v: unknown) => (typeof v === 'number' ? Math.round(1e4 * v) / 1e4 : v)),
+  ) as PhotoMeasures
+}
+
 const plans = await withStudio((await demoDoor('a computer'))!, listPlans)
 for (const [n, plan] of plans.filter((p) => p.pouredAt || REHEARSED[p.title]).entries()) {
   const [from, to] = SHIPPED.of(plan.technique).levelTimeS
-  const nu = Math.sqrt(from * to) / START_SECONDS_PER_NU
+  // A technique may do with paint that is level at once; a board needs some thickness to be rehearsed.
+  const nu = Math.sqrt(Math.max(from, to / 4) * to) / START_SECONDS_PER_NU
   const parts = new Map(plan.parts.map((p) => [sourceKey(p.of), p]))
   const { task, of } = rehearsalOf(plan.design, planAmounts(plan.design), plan.design.surfaces[0]!.id, (of) => {
     const part = parts.get(sourceKey(of))!
@@ -44,6 +66,7 @@ for (const [n, plan] of plans.filter((p) => p.pouredAt || REHEARSED[p.title]).en
       .flatten({ background: '#ffffff' })
       .webp({ quality: 80 })
       .toFile(file)
+    if (plan.pouredAt) measured[measuredKey(plan.title, state)] = await measuresOf(file, plan)
   }
   const readings = rehearsal.readings()
   if (!plan.pouredAt) {
@@ -53,4 +76,5 @@ for (const [n, plan] of plans.filter((p) => p.pouredAt || REHEARSED[p.title]).en
   const { meanMm, covered } = readings
   console.log(`${plan.title}: ${meanMm.toFixed(2)} mm left, ${Math.round(covered * 100)} % covered`)
 }
+writeFileSync(MEASURED, `${JSON.stringify(measured)}\n`)
 await endPool()

@@ -68,9 +68,9 @@ describe('the demo studio', () => {
     const pieces = await run(listPieces)
     expect(pieces).toHaveLength(14)
     expect(pieces.some((p) => p.faults.length > 0)).toBe(true)
-    expect(pieces.some((p) => p.photos.some((f) => f.state === 'wet') && p.photos.some((f) => f.state === 'dry'))).toBe(
-      true,
-    )
+    expect(
+      pieces.some((p) => p.photos.some((f) => f.moment === 'wet') && p.photos.some((f) => f.moment === 'dry')),
+    ).toBe(true)
   })
   it('has bottles in every state', async () => {
     const needs = (await run(bottlesInUse)).map((b) => needsOf(factsFromTexts(b, now.getTime()), now.getTime(), String))

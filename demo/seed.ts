@@ -30,14 +30,17 @@ import { insertMaterial, notePair, updateMaterial } from '@/db/materials/write'
 import { savePlan } from '@/db/plans/write'
 import { pourPlan } from '@/db/pieces/pour'
 import { takePhoto } from '@/server/photo'
-import { notePiece } from '@/db/pieces/write'
+import { noteLook, notePiece } from '@/db/pieces/write'
 import { keepRehearsal } from '@/db/rehearsals/write'
 import type { Told } from '@/core/tilt/kept'
 import { DISCONTINUED, FLAGS, LOW_ML, OFFERS, PAINTED_OUT, PAIRS, SUBSTITUTES, SURFACES, TAGS } from './catalogue'
 import { COLOURS, mixOf, shadeOf, tintOf, truthOf } from './colours'
 import { handOf, setAsPoured } from './hands'
 import { MEDIUMS, PAINTS, SILICONE } from './paints'
-import { pictureOf, toldOfPlan } from './pictures'
+import { MEASURED, measuredKey, pictureOf, toldOfPlan } from './pictures'
+import { WHOLE } from '@/core/surface/homography'
+import { keepMeasures } from '@/db/pieces/photos'
+import type { MeasuredInput } from '@/db/pieces/measuresSchema'
 import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
@@ -405,6 +408,11 @@ function surface({ surface: s }: DemoPour): Surface {
     : { shape: 'rectangle', lengthMm: s.cm[0] * 10, widthMm: s.cm[1] * 10, ...both }
 }
 
+/** What was measured of the pictures of the demo, by their keys; nothing where they are not made yet. */
+async function measuredPictures(): Promise<Record<string, MeasuredInput['measures'] | undefined>> {
+  return existsSync(MEASURED) ? (JSON.parse(await readFile(MEASURED, 'utf8')) as never) : {}
+}
+
 async function finish(
   tx: Tx,
   planId: string,
@@ -419,22 +427,44 @@ async function finish(
     id: pieceId,
     revision: 1,
     title: plan.title,
-    dryingNotes: result.notes,
     nextTime: result.next ?? '',
-    rating: result.rating,
-    faults: [...(result.faults ?? [])],
+    up: 0,
     fate: result.fate ?? 'drying',
+    fateOn: null,
+    priceMinor: null,
+    fateTo: '',
+    fateReason: '',
   })
+  const isDry = result.rating !== null
+  await noteLook(
+    tx,
+    {
+      pieceId,
+      moment: isDry ? 'dry' : 'day',
+      revision: 0,
+      words: result.notes,
+      rating: result.rating,
+      weak: [],
+      best: null,
+      faults: (result.faults ?? []).map((fault) => ({ fault, spots: [], much: 2 })),
+    },
+    null,
+    at(result.daysAgo - (isDry ? 3 : 1)),
+  )
   for (const state of result.rating === null ? (['wet'] as const) : (['wet', 'dry'] as const)) {
     const file = pictureOf(plan.title, state)
     // A picture that is not made yet is not hung.
     if (!existsSync(file)) continue
     const picture = await readFile(file)
     const { image, width, height } = await takePhoto(picture)
+    const photoId = uuidv7()
     await tx.q(
-      'insert into piece_photo (studio_id, id, piece_id, state, width, height, image, taken_at) values ($1, $2, $3, $4, $5, $6, $7, $8)',
-      [tx.studioId, uuidv7(), pieceId, state, width, height, image, at(result.daysAgo - (state === 'wet' ? 0 : 3))],
+      'insert into piece_photo (studio_id, id, piece_id, moment, width, height, image, taken_at) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+      [tx.studioId, photoId, pieceId, state, width, height, image, at(result.daysAgo - (state === 'wet' ? 0 : 3))],
     )
+    const measures = (await measuredPictures())[measuredKey(plan.title, state)]
+    // The picture shows the face and nothing else: it lies flat already.
+    if (measures) await keepMeasures(tx, { photoId, corners: WHOLE, measures }, { image, width, height })
   }
 }
 

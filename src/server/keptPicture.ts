@@ -2,16 +2,20 @@ import { notFound } from 'next/navigation'
 import { isId, type Tx } from '@/db/base/withStudio'
 import { inStudio } from '@/session/current'
 
-/** Serves a picture of this studio, as it was encoded when it was taken in: it never changes under its id. */
+/** Serves a picture of this studio, as it was encoded when it was taken in: it never changes under its id, but where it is said. */
 export async function keptPicture(
   params: Promise<{ id: string }>,
   find: (tx: Tx, id: string) => Promise<Buffer | undefined>,
+  { changes = false } = {},
 ): Promise<Response> {
   const { id } = await params
   if (!isId(id)) notFound()
   const image = await inStudio((tx) => find(tx, id))
   if (!image) notFound()
   return new Response(new Uint8Array(image), {
-    headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=31536000, immutable' },
+    headers: {
+      'Content-Type': 'image/jpeg',
+      'Cache-Control': changes ? 'private, no-cache' : 'private, max-age=31536000, immutable',
+    },
   })
 }

@@ -1,6 +1,7 @@
 import pLimit from 'p-limit'
 import sharp from 'sharp'
 import { Invalid } from '@/core/errors'
+import { TOO_MANY_PIXELS } from '@/core/photo/sizes'
 import { PHOTO } from '@/db/pieces/schema'
 
 /** Photos encoded at once; the others wait their turn, so that a wall of them does not take the machine. */
@@ -31,8 +32,7 @@ async function take(bytes: Uint8Array): Promise<Taken> {
     // Told from its head, before a pixel is decoded.
     const { format, width, height } = await source.metadata()
     if (!KINDS.has(format)) throw refuse
-    if (width * height > PHOTO.pixels)
-      throw new Invalid('This photo has more than 40 megapixels. Make it smaller, and try again.', 'photo')
+    if (width * height > PHOTO.pixels) throw new Invalid(TOO_MANY_PIXELS, 'photo')
     const { data, info } = await source
       .rotate()
       .resize({ width: PHOTO.side, height: PHOTO.side, fit: 'inside', withoutEnlargement: true })

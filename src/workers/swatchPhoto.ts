@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { NO_PHOTO } from '@/core/photo/sizes'
 import { swatchFromPhoto, type Card, type PhotoSwatch } from '../core/colour/photoSwatch'
 
 /** A part of a photo, each number a share of its width or height (0–1). */
@@ -43,7 +44,7 @@ const worker = {
       const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
       return { ok: true, value: { width, height, preview } }
     } catch {
-      return { ok: false, message: 'This file is not a photo Fika can open. Choose a JPEG, PNG or WebP.' }
+      return { ok: false, message: NO_PHOTO }
     }
   },
   /** The colour of the paint's patch, white-balanced by the card's. */

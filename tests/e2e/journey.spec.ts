@@ -121,22 +121,28 @@ test('from an empty studio to a dry piece, to the microlitre and the cent', asyn
   await page.getByRole('link', { name: 'Containers and prices' }).click()
   await expect(page.getByRole('cell', { name: '5\u00a0ml of 120\u00a0ml' })).toBeVisible()
 
-  // Note how it dried, with a photo.
+  // A photo while it is wet; what is none is said to be none.
   await page.goto(pieceUrl)
+  await page.getByRole('link', { name: /^wet/ }).click()
   const photo = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#136a78' } })
     .jpeg()
     .toBuffer()
-  await page.getByLabel('Choose a photo').setInputFiles({ name: 'wet.jpg', mimeType: 'image/jpeg', buffer: photo })
-  await expect(page.getByRole('img', { name: 'Ferry in fog, wet' }).first()).toBeVisible()
-  await page
-    .getByLabel('Choose a photo')
-    .setInputFiles({ name: 'not.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('nothing') })
-  await expect(page.getByText('This file is not a JPEG, PNG or WebP photo.')).toBeVisible()
-  await page.getByLabel('How it dried').fill('Dark at the rim; the fog held.')
-  await page.getByText('Pinholes').click()
-  await page.getByRole('radio').nth(3).click()
-  await page.getByRole('button', { name: 'Note it' }).click()
-  await expect(page.getByText('Noted')).toBeVisible()
+  const send = (name: string, buffer: Buffer) =>
+    page.getByLabel('Choose a photo').setInputFiles({ name, mimeType: 'image/jpeg', buffer })
+  await send('not.jpg', Buffer.from('nothing'))
+  await expect(page.getByText('This file is not a photo Fika can open.')).toBeVisible()
+  await page.getByRole('button', { name: 'Another photo' }).click()
+  await send('wet.jpg', photo)
+  await page.getByRole('button', { name: 'Keep it as it is' }).click()
+  await expect(page.getByRole('img', { name: 'Ferry in fog, wet' })).toBeVisible()
+
+  // How it dried.
+  await page.goto(`${pieceUrl}/look/dry`)
+  await page.getByLabel('In words').fill('Dark at the rim; the fog held.')
+  await page.getByRole('button', { name: /^Pinholes/ }).click()
+  await page.locator('.ant-rate-star').nth(3).click()
+  await page.getByRole('button', { name: 'Note the look' }).click()
+  await expect(page.getByText('Noted', { exact: true })).toBeVisible()
   await page.goto('/wall')
   await expect(page.getByRole('link', { name: /Ferry in fog/ })).toContainText('pinholes')
   await expect(page.getByLabel('4 of 5')).toBeVisible()

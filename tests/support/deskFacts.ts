@@ -17,5 +17,6 @@ export const emptyDesk = (now: number): DeskFacts => ({
   jobs: [],
   dried: [],
   learned: [],
+  lessons: [],
   now,
 })

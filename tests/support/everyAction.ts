@@ -13,6 +13,8 @@ import * as guide from '@/stations/bench/guide/actions'
 import * as recipes from '@/stations/bench/recipes/actions'
 import * as formulas from '@/stations/formulas/actions'
 import { countDropsAction, dropDropperAction, saveRulesAction, takeDropperAction } from '@/stations/notebook/actions'
+import { WHOLE } from '@/core/surface/homography'
+import { keptMeasures } from './photo/keptMeasures'
 import * as paints from '@/stations/paints/actions'
 import { changePasswordAction, endOthersAction, endSessionAction } from '@/stations/account/actions'
 import { mendAction, openFileAction, previewAction } from '@/stations/paints/exchange/actions'
@@ -174,11 +176,26 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
   value(await rack.nameLossAction({ ...weight, named: 'spilled' }))
   const dropper = { id: id(), name: 'Pipette', drip: 'water', count: 50, massMg: 2_000, densityGPerMl: 1 }
   value(await countDropsAction(dropper))
-  const picture = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#1d4e9e' } })
+  const picture = await sharp({ create: { width: 200, height: 160, channels: 3, background: '#1d4e9e' } })
     .png()
     .toBuffer()
-  const photo = { id: id(), pieceId: piece.pieceId, state: 'wet', photo: new File([new Uint8Array(picture)], 'a.png') }
+  const photo = { id: id(), pieceId: piece.pieceId, moment: 'wet', photo: new File([new Uint8Array(picture)], 'a.png') }
   value(await wall.addPhotoAction(sentForm(photo)))
+  const measured = { photoId: photo.id, corners: WHOLE, measures: keptMeasures() }
+  value(await wall.keepMeasuresAction(measured))
+  value(await wall.noteLookAction({ pieceId: piece.pieceId, moment: 'dry', revision: 0, words: 'Ours' }))
+  const coat = {
+    id: id(),
+    pieceId: piece.pieceId,
+    kind: 'varnish',
+    product: 'Clear',
+    coats: 1,
+    doneOn: '2026-05-01',
+    allTheSame: true,
+  }
+  value(await wall.noteCoatAction(coat))
+  const product = { id: id(), pieceId: piece.pieceId, kind: 'paper', words: 'A print', madeOn: '2026-05-01' }
+  value(await wall.noteByProductAction(product))
   const rehearsal = {
     id: id(),
     planId: open,
@@ -191,7 +208,7 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     await pouredRun({ studioId, accountId }, third),
     await pouredRun({ studioId, accountId }, third),
   ]
-  const [runPiece] = value(await pouring.bookRunAction({ id: bookedRun })).pieces
+  value(await pouring.bookRunAction({ id: bookedRun }))
   const rows = await admin.query<{ what: string; id: string }>(
     `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
      union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
@@ -227,10 +244,12 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     eye,
     weight,
     photo,
+    measured,
+    coat,
+    product,
     rehearsal,
     run,
     bookedRun,
-    runPiece: runPiece!.id,
     dropper,
     found,
     /** A further session of the owner, by its id. */
@@ -316,11 +335,16 @@ export const calls = (t: Things): readonly Call[] => {
     ['takeRunBackAction', 'NotFound', () => pouring.takeRunBackAction({ id: t.bookedRun })],
     ['putRunAsideAction', 'NotFound', () => pouring.putRunAsideAction({ id: t.run })],
     ['runPhotoAction', 'NotFound', () => pouring.runPhotoAction(sentForm({ id: id(), runId: t.run, photo: t.photo.photo }))],
-    ['lookedAction', 'NotFound', () => wall.lookedAction({ pieceId: t.runPiece, moment: 'hour' })],
     ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
     ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(sentForm({ ...t.photo, id: id() }))],
     ['keepRehearsalAction', 'NotFound', () => keepRehearsalAction(sentForm({ ...t.rehearsal, id: id() }))],
     ['removeRehearsalAction', 'nothing', () => removeRehearsalAction({ id: t.rehearsal.id })],
+    ['noteLookAction', 'NotFound', () => wall.noteLookAction({ pieceId: t.piece.pieceId, moment: 'dry', revision: 1, words: 'Mine' })],
+    ['keepMeasuresAction', 'NotFound', () => wall.keepMeasuresAction(t.measured)],
+    ['noteCoatAction', 'NotFound', () => wall.noteCoatAction({ ...t.coat, id: id() })],
+    ['noteByProductAction', 'NotFound', () => wall.noteByProductAction({ ...t.product, id: id() })],
+    ['removeCoatAction', 'nothing', () => wall.removeCoatAction({ id: t.coat.id })],
+    ['removeByProductAction', 'nothing', () => wall.removeByProductAction({ id: t.product.id })],
     ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
     ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
     ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],

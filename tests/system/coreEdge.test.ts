@@ -37,6 +37,7 @@ import { breakEven, league, mixedPerMl } from '@/core/purchase/league'
 import { checkOffer, offerTotal, splitPrice } from '@/core/purchase/offers'
 import { countedDropUl } from '@/core/quantity/dropSizes'
 import { massMg } from '@/core/quantity/format'
+import { safeToFinish, type FinishFacts } from '@/core/piece/safeToFinish'
 import { dryingHours } from '@/core/schedule/drying'
 import { byFace } from '@/core/run/pieces'
 import { runState } from '@/core/run/runState'
@@ -122,6 +123,15 @@ const EDGE = {
   runState: call((plan: typeof run, list: typeof events) => runState(plan, list).given.map((g) => g.ul), run, events),
   whatStayed: call((plan: typeof run, list: typeof events) => whatStayed(plan, runState(plan, list)), run, events),
   dryingHours: call(dryingHours, 0.8, 0.4),
+  safeToFinish: call((f: FinishFacts) => [safeToFinish('varnish', f).from], {
+    pouredAt: 1.7e12,
+    wetMm: 1.2,
+    solids: 0.4,
+    climate: { celsius: 20, humidity: 0.5 },
+    seenDryAt: 1.7001e12,
+    hasSilicone: false,
+    coats: [{ kind: 'varnish' as const, at: 1.7002e12, cleanedSilicone: false }],
+  }),
   byFace: call(byFace, 1_000, [{ faceMm2: 200 }, { faceMm2: 300 }]),
   amountsForTotal: call(amountsForTotal, list, 300),
   amountsForPart: call(amountsForPart, list, 1, 200),
@@ -422,23 +432,25 @@ const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhit
   countFacets facetColumn flagAgainst fold searchText effectPigment lightfastnessOf needsPigmentCare pigment isPigmentName
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
   readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit pairWord
-  sourceKey surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb`
+  sourceKey surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb isDryMoment`
 /** Those that are fed from what is kept: the shapes of what comes in have refused everything else before. */
 const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead
   besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing
   gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
   cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials
-  offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver squeezeOf meanOf netGiven partsOf tableAdvice thinTo flattening`
+  offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver squeezeOf meanOf netGiven partsOf tableAdvice thinTo flattening
+  looksDueAfter wetToDry`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
-  formatRatio formatSize depthText`
-/** Inner loops and what they are made of: colours and spectra, which are checked where they come in, and curves already learned. */
+  formatRatio formatSize depthText writeUp`
+/** Inner loops and what they are made of: colours, spectra and pixels, which are checked where they come in, and curves already learned. */
 const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen mixOptics mixReflectance withoutSpecular labToLch labToSrgb xyzToLab
   alike matchSteps asSeen mendSteps rank meanColour metamerismIndex pairMix opticsOf packOptics unpackOptics hexOfReflectance paintedOut
   spectrumOf toCalibrate checkPairs valueLadder patchHex reflectanceToXyz srgbToHex dryOf wetOf farthestApart isStrong forecast
   sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder
-  cellFor leanAt slopesOf thinned beforeTilting suggest enough`
+  cellFor leanAt slopesOf thinned beforeTilting suggest enough labToHex
+  rectify asItLies turned cardGains measurePhoto proposeCorners register flatPicture toldApart mapped`
 
 /** What the rest of Fika takes from the core by name and calls, read off its imports. */
 function takenFromCore(): Set<string> {

@@ -11,7 +11,9 @@ import { WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { FLAG_RULES } from '@/core/paint/flags'
 import { LIGHTFASTNESS } from '@/core/paint/pigments'
 import { BODIES, MATERIAL_KINDS, OPACITIES, SHEENS, STRENGTHS } from '@/core/paint/properties'
-import { FATES, LOOK_MOMENTS, PHOTO_STATES } from '@/core/piece/fates'
+import { BY_PRODUCTS, FATES } from '@/core/piece/fates'
+import { LOOK_MOMENTS, MOMENTS } from '@/core/piece/looks'
+import { FINISH_COATS } from '@/core/plan/finish'
 import { PLAN_KINDS, WORK_KINDS } from '@/core/plan/design'
 import { PLAN_USES } from '@/core/plan/uses'
 import { STAYED_WAYS } from '@/core/run/stayed'
@@ -115,7 +117,10 @@ const LISTS: Readonly<Record<string, readonly string[]>> = {
   'plan.kind': PLAN_KINDS,
   'work.kind': WORK_KINDS,
   'piece.fate': FATES,
-  'piece_photo.state': PHOTO_STATES,
+  'piece_photo.moment': MOMENTS,
+  'look.moment': MOMENTS,
+  'by_product.kind': BY_PRODUCTS,
+  'finish_coat.kind': FINISH_COATS,
   'piece.stayed_how': STAYED_WAYS,
   'look_due.moment': LOOK_MOMENTS,
   'surface_stock.shape': SURFACE_SHAPES,

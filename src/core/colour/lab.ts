@@ -1,5 +1,5 @@
 import { WHITE } from './observer'
-import { hexToSrgb, linearToXyz, toGamma, toLinear, xyzToLinear, type Triple } from './srgb'
+import { hexToSrgb, linearToXyz, srgbToHex, toGamma, toLinear, xyzToLinear, type Triple } from './srgb'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
 const { cbrt, hypot, atan2, cos, sin } = Math
@@ -30,6 +30,8 @@ export function labToXyz([l, a, b]: Triple): Triple {
 export const srgbToLab = (rgb: Triple): Triple => xyzToLab(linearToXyz(rgb.map(toLinear) as Triple))
 /** L*a*b* to sRGB in 0–1, not clipped. */
 export const labToSrgb = (lab: Triple): Triple => xyzToLinear(labToXyz(lab)).map(toGamma) as Triple
+/** L*a*b* to `#rrggbb`, clipped to what a screen shows. */
+export const labToHex = (lab: Triple): string => srgbToHex(labToSrgb(lab))
 /** `#rrggbb` to L*a*b*. @throws Invalid */
 export const hexToLab = (hex: string): Triple => srgbToLab(hexToSrgb(hex))
 /** C*ab. */

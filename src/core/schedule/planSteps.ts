@@ -1,4 +1,4 @@
-import type { Finish } from '../plan/finish'
+import { CURE, FINISH_WAIT, type Finish } from '../plan/finish'
 import { dryingHours, type Climate } from './drying'
 import type { Step } from './backwards'
 
@@ -38,11 +38,6 @@ const HOURS: Readonly<Partial<Record<PlanStep, number>>> = {
   photograph: 1,
   deliver: 1,
 }
-/** Varnish goes on 72 h after the piece is dry, resin when it is dry through for two weeks (common practice; by its sheet). */
-const FINISH_WAIT = { varnish: 72, resin: 336 } as const
-/** Hours a finish cures. By its sheet; start values of Fika. */
-const CURE = { varnish: 24, resin: 72 } as const
-
 export interface StepFacts {
   readonly buys: boolean
   readonly mixes: boolean

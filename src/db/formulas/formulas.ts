@@ -233,14 +233,16 @@ export interface WetDryRow {
   readonly mediumShare: number
 }
 
-/** Every pair of wet and dry the studio has: of its paints, and of formulas painted out. */
+/** Every pair of wet and dry the studio has: of its paints, of formulas painted out, and of pieces measured with a card. */
 export function wetDryPairs(tx: Tx): Promise<WetDryRow[]> {
   return tx.q<WetDryRow>(
     `select wet_hex as "wetHex", swatch_hex as "dryHex", null as "mediumKind", 0::numeric as "mediumShare"
      from paint where studio_id = $1 and wet_hex is not null
      union all
      select wet_hex, dry_hex, medium_kind, medium_share from formula_version
-     where studio_id = $1 and wet_hex is not null and dry_hex is not null`,
+     where studio_id = $1 and wet_hex is not null and dry_hex is not null
+     union all
+     select wet_hex, dry_hex, medium_kind, medium_share from wet_dry_pair where studio_id = $1`,
     [tx.studioId],
   )
 }

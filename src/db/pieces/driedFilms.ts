@@ -1,6 +1,6 @@
 import type { DriedFilm } from '@/core/plan/crackRisk'
-import { areas } from '@/core/surface/area'
 import type { TechniqueBook } from '@/core/technique/techniques'
+import { filmOf } from './finish'
 import type { Piece } from './read'
 
 /**
@@ -9,11 +9,7 @@ import type { Piece } from './read'
  */
 export function driedFilms(pieces: readonly Piece[], techniques: TechniqueBook): DriedFilm[] {
   return pieces.flatMap((p) => {
-    const technique = techniques.find(p.technique)
-    if (!technique || p.fate === 'drying') return []
-    const { faceMm2, edgesMm2 } = areas(p.surface)
-    const poured = p.colours.reduce((sum, c) => sum + c.ul, 0)
-    const ul = p.stayedHow === null ? poured * (1 - technique.runOffShare) : p.leftUl
-    return [{ wetMm: ul / (faceMm2 + edgesMm2), waterOfPaint: 0.2, cracked: p.faults.includes('crazing') }]
+    if (!techniques.find(p.technique) || p.fate === 'drying') return []
+    return [{ wetMm: filmOf(p, techniques), waterOfPaint: 0.2, cracked: p.faults.includes('crazing') }]
   })
 }

@@ -5,6 +5,7 @@ import type { Surface } from '@/core/surface/shapes'
 import { pour, type Booked, type Follow, type PouredOnto } from '../ledger'
 import { derivedId } from '../base/derivedId'
 import { lockPlan, markPoured, markUnpoured } from '../plans/write'
+import { remindOfLooks } from './finish'
 import { takeSurfaces } from '../surfaces/write'
 import type { Tx } from '../base/withStudio'
 import type { PourInput } from './pourSchema'
@@ -104,7 +105,11 @@ export async function pourPlan(tx: Tx, input: PourInput, at?: Date): Promise<{ p
       takes: input.takes.map((t, k) => ({ vesselId: t.vesselId, ul: shared[k]![i]! })),
     })),
   })
-  if (!booked.replayed) return { pieceId: input.pieceId }
+  if (!booked.replayed) {
+    for (let i = 0; i < objects.length; i++)
+      await remindOfLooks(tx, i === 0 ? input.pieceId : derivedId(input.pieceId, `piece ${i}`))
+    return { pieceId: input.pieceId }
+  }
   const [piece] = await tx.q<{ id: string }>(
     'select id from piece where studio_id = $1 and movement_id = $2 order by id = coalesce(set_id, id) desc limit 1',
     [tx.studioId, booked.movementId],

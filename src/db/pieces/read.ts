@@ -1,9 +1,11 @@
-import type { LookMoment, PhotoState } from '@/core/piece/fates'
+import type { Fate, WayUp } from '@/core/piece/fates'
+import type { LookMoment, Moment } from '@/core/piece/looks'
 import type { StayedWay } from '@/core/run/stayed'
 import { NotFound } from '@/core/errors'
 import type { Surface } from '@/core/surface/shapes'
 import { notUndone } from '../ledger'
 import type { Tx } from '@/db/base/withStudio'
+import { FAULTS_SEEN, IS_DUE, RATING } from './seen'
 
 export interface PieceColour {
   readonly label: string
@@ -20,12 +22,19 @@ export interface Piece {
   readonly surface: Surface
   readonly surfaceCostMinor: number
   readonly pouredAt: string
-  readonly dryingNotes: string
   readonly nextTime: string
+  /** Of the newest look that rated it. */
   readonly rating: number | null
+  /** Faults that were seen at any look, each once. */
   readonly faults: readonly string[]
-  readonly fate: string
+  readonly fate: Fate
   readonly revision: number
+  /** How far it hangs turned to the right from how it was poured, degrees. */
+  readonly up: WayUp
+  readonly fateOn: string | null
+  readonly priceMinor: number | null
+  readonly fateTo: string
+  readonly fateReason: string
   /** Shared by the pieces of one set; null where it is one alone. */
   readonly setId: string | null
   /** The run it was poured in; null where it was booked at once. */
@@ -35,8 +44,8 @@ export interface Piece {
   readonly driesAt: string
   /** What the books say lies on it, µl. */
   readonly leftUl: number
-  /** Looks that are due or were taken. */
-  readonly looks: readonly {
+  /** Looks it asks for. */
+  readonly due: readonly {
     readonly moment: LookMoment
     readonly dueAt: string
     readonly doneAt: string | null
@@ -45,7 +54,20 @@ export interface Piece {
   }[]
   /** What went in, bottle by bottle, most first. */
   readonly colours: readonly PieceColour[]
-  readonly photos: readonly { id: string; state: PhotoState; width: number; height: number; takenAt: string }[]
+  readonly photos: readonly PhotoOfPiece[]
+}
+
+/** A photo of a piece; its pixels are asked for by its id. */
+export interface PhotoOfPiece {
+  readonly id: string
+  readonly moment: Moment
+  readonly width: number
+  readonly height: number
+  readonly takenAt: string
+  /** In light from the side, for shine and skin. */
+  readonly isRaked: boolean
+  /** Size of the picture laid flat by its corners; null where they were not said. */
+  readonly flat: { readonly width: number; readonly height: number } | null
 }
 
 /** What bottles gave a piece `p`, less what was poured back into them, by line. */
@@ -61,18 +83,20 @@ const GIVEN = `select l.from_vessel_id as bottle_id, round(l.ul * p.poured_share
 const LEFT = `(select coalesce(sum(c.ul), 0) from vessel_content c where c.studio_id = p.studio_id and c.vessel_id = p.vessel_id)`
 
 const SELECT = `select p.id, p.plan_id as "planId", p.vessel_id as "vesselId", p.title, p.technique, p.surface,
-    p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.drying_notes as "dryingNotes", p.next_time as "nextTime", p.rating,
-    p.faults, p.fate, p.revision, p.set_id as "setId", p.run_id as "runId", p.stayed_how as "stayedHow", p.dries_at as "driesAt",
+    p.surface_cost_minor as "surfaceCostMinor", p.poured_at as "pouredAt", p.next_time as "nextTime",
+    ${RATING} as rating, ${FAULTS_SEEN} as faults, p.fate, p.revision, p.up, p.fate_on::text as "fateOn",
+    p.price_minor as "priceMinor", p.fate_to as "fateTo", p.fate_reason as "fateReason", p.set_id as "setId", p.run_id as "runId", p.stayed_how as "stayedHow", p.dries_at as "driesAt",
     ${LEFT}::bigint as "leftUl",
-    coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at, 'isDue', d.done_at is null and d.due_at <= now()) order by d.due_at)
-      from look_due d where d.studio_id = p.studio_id and d.piece_id = p.id), '[]') as looks,
+    coalesce((select json_agg(json_build_object('moment', d.moment, 'dueAt', d.due_at, 'doneAt', d.done_at, 'isDue', ${IS_DUE}) order by d.due_at)
+      from look_due d where d.studio_id = p.studio_id and d.piece_id = p.id), '[]') as due,
     coalesce((select json_agg(json_build_object('label', x.label, 'hex', x.hex, 'ul', x.ul) order by x.ul desc)
       from (select v.label, b.colour_hex as hex, sum(g.ul)::bigint as ul
             from (${GIVEN}) g
             join vessel v on v.studio_id = p.studio_id and v.id = g.bottle_id
             join bottle b on b.studio_id = p.studio_id and b.vessel_id = g.bottle_id
             group by v.id, v.label, b.colour_hex) x where x.ul > 0), '[]') as colours,
-    coalesce((select json_agg(json_build_object('id', f.id, 'state', f.state, 'width', f.width, 'height', f.height, 'takenAt', f.taken_at) order by f.taken_at)
+    coalesce((select json_agg(json_build_object('id', f.id, 'moment', f.moment, 'width', f.width, 'height', f.height, 'takenAt', f.taken_at,
+      'isRaked', f.is_raked, 'flat', case when f.flat is not null then json_build_object('width', f.flat_width, 'height', f.flat_height) end) order by f.taken_at)
       from piece_photo f where f.studio_id = p.studio_id and f.piece_id = p.id), '[]') as photos
   from piece p`
 
@@ -140,4 +164,34 @@ export async function photoImage(tx: Tx, id: string): Promise<Buffer | undefined
     id,
   ])
   return photo?.image
+}
+
+/** A photo laid flat by its corners, JPEG; undefined where these were not said. */
+export async function flatImage(tx: Tx, id: string): Promise<Buffer | undefined> {
+  const [photo] = await tx.q<{ flat: Buffer | null }>('select flat from piece_photo where studio_id = $1 and id = $2', [
+    tx.studioId,
+    id,
+  ])
+  return photo?.flat ?? undefined
+}
+
+/** A look that is due, with the piece it is of. */
+export interface LookToTake {
+  readonly pieceId: string
+  readonly title: string
+  readonly moment: LookMoment
+  readonly dueAt: string
+  readonly isDue: boolean
+}
+
+/** Looks that are due now or within a year, the earliest first. */
+export function looksToTake(tx: Tx): Promise<LookToTake[]> {
+  return tx.q(
+    `select p.id as "pieceId", p.title, d.moment, d.due_at as "dueAt", ${IS_DUE} as "isDue"
+     from look_due d join piece p on p.studio_id = d.studio_id and p.id = d.piece_id
+     where d.studio_id = $1 and d.done_at is null and (d.due_at > now() or ${IS_DUE})
+       and p.fate not in ('undone', 'sold', 'gift', 'scrap', 'lost')
+     order by d.due_at limit 300`,
+    [tx.studioId],
+  )
 }

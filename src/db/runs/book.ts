@@ -1,20 +1,17 @@
 import { Invalid, NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { runState, standing, type RunState } from '@/core/run/runState'
-import { meanOf, netGiven, partsOf, whatStayed, type PieceStayed } from '@/core/run/stayed'
-import { dryingHours } from '@/core/schedule/drying'
+import { netGiven, partsOf, whatStayed, type PieceStayed } from '@/core/run/stayed'
 import { findBottle } from '../bottles/read'
 import { noteReading } from '../bottles/readings'
 import { derivedId } from '../base/derivedId'
 import type { Tx } from '../base/withStudio'
 import { keepRunOff, wasteRunOff, waterBottle } from '../ledger'
 import { pourPieces } from '../pieces/pour'
-import { hangRunPhotos, remindOfLooks } from '../pieces/write'
-import { roomFacts } from '../room/read'
+import { remindOfLooks } from '../pieces/finish'
+import { hangRunPhotos } from '../pieces/write'
 import { findRun, movementsOf, piecesOfRun, type Run } from './read'
 import { markBooked, mustBeOpen } from './write'
-
-const HOUR_MS = 3_600_000
 
 /**
  * Books everything a run is: water and readings of its bottles, paint onto its pieces, run-off into jars and to waste,
@@ -73,22 +70,14 @@ export async function bookRun(
     tx,
     new Map(state.photos.flatMap((f) => (pieceOf.has(f.piece) ? [[f.photo, pieceOf.get(f.piece)!] as const] : []))),
   )
-  const room = await roomFacts(tx)
-  for (const p of poured) {
-    const hours = dryingHours(p.stayed.wetMm, meanOf(state.given, p.id).solids, state.climate ?? room)
-    const after = (h: number) => new Date(at.getTime() + h * HOUR_MS)
-    await remindOfLooks(tx, pieceOf.get(p.id)!, {
-      hour: after(1),
-      day: after(24),
-      dry: after(Math.max(25, hours.through)),
-    })
-  }
+  for (const p of poured) await remindOfLooks(tx, pieceOf.get(p.id)!)
   await markBooked(tx, run.id, run.bookings + 1, at)
   return { pieces: await piecesOfRun(tx, run.id) }
 }
 
 /** Ids of all that a booking of a run writes: the same for the same run and the same time round. */
-const keysOf = (runId: string, booking: number) => (what: string) => derivedId(runId, `booking ${booking} ${what}`)
+export const keysOf = (runId: string, booking: number) => (what: string) =>
+  derivedId(runId, `booking ${booking} ${what}`)
 
 /** It is on the board, whatever the books say: so that is said, and how to go on. */
 async function rethrow(tx: Tx, error: unknown): Promise<never> {

@@ -155,7 +155,7 @@ describe('a run', () => {
       ['Night', 16_000],
     ])
     expect([first!.stayedHow, first!.setId, second!.setId]).toEqual(['by run-off', first!.id, first!.id])
-    expect(first!.looks.map((l) => l.moment)).toEqual(['hour', 'day', 'dry'])
+    expect(first!.due.map((l) => l.moment)).toEqual(['hour', 'day', 'dry', 'month', 'year'])
     // By lot: one holds 16 of Night, a third of it Teal, 28/35 of which stay.
     const lots = await studio.run((tx) => portionsOf(tx, [first!.vesselId]))
     const held = (m: string) => lots.find((l) => l.materialId === m)!.ul

@@ -37,6 +37,8 @@ export interface DeskFacts {
   readonly dried: readonly DriedFilm[]
   /** What pours of a technique came to beside the rule of 28, and of how many pieces that is known. */
   readonly learned: readonly { readonly technique: string; readonly factor: number; readonly pieces: number }[]
+  /** What was to be done another time, newest first, of each technique once. */
+  readonly lessons: readonly { readonly technique: string; readonly title: string; readonly nextTime: string }[]
   /** ms since 1970, as the page was made. */
   readonly now: number
 }

@@ -92,8 +92,17 @@ export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFact
     }),
     dried: driedFilms(pieces, techniques),
     learned: learnedFactors(pieces),
+    lessons: lessonsOf(pieces),
     now: Date.now(),
   }
+}
+
+/** The newest "next time" of each technique. */
+function lessonsOf(pieces: readonly Piece[]): DeskFacts['lessons'] {
+  const of = new Map<string, DeskFacts['lessons'][number]>()
+  for (const { technique, title, nextTime } of pieces)
+    if (nextTime && !of.has(technique)) of.set(technique, { technique, title, nextTime })
+  return [...of.values()]
 }
 
 /** Open plans as jobs; one whose technique has been taken off the list is left out of the schedule. */

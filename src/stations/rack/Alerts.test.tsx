@@ -17,6 +17,8 @@ describe('what to do', () => {
   it('is sorted into now, by date, before the next pour, and when there is time; each with a way to do it', () => {
     const html = renderToStaticMarkup(
       <Alerts
+        zone="Europe/Berlin"
+        looks={[{ pieceId: 'p', title: 'Copper moon', moment: 'dry', dueAt: '2026-05-04T10:00:00Z', isDue: false }]}
         alerts={[
           alert('a', 'evaporated'),
           alert('b', 'resting', 5),
@@ -38,10 +40,13 @@ describe('what to do', () => {
       '/bench?like=f',
       '/bench/consistency?bottle=g',
       '/rack/alerts/calendar',
+      '/wall/p/look/dry',
     ])
       expect(html).toContain(`href="${href}"`)
   })
   it('is nothing where every bottle is ready', () => {
-    expect(text(renderToStaticMarkup(<Alerts alerts={[]} />))).toContain('Every bottle is ready to pour.')
+    expect(text(renderToStaticMarkup(<Alerts alerts={[]} looks={[]} zone="Europe/Berlin" />))).toContain(
+      'Every bottle is ready to pour.',
+    )
   })
 })

@@ -1,6 +1,9 @@
 import Link from 'next/link'
 import type { NeedKind } from '@/core/vessel/needs'
 import { isPressing } from '@/core/vessel/needs'
+import { MOMENT_WORDS } from '@/core/piece/looks'
+import type { LookToTake } from '@/db/pieces/read'
+import { dayAndTime } from '@/ui/tables/dates'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { EmptyState } from '@/ui/frame/Notice'
 import type { Alert } from './find'
@@ -23,20 +26,30 @@ const DO: Readonly<Partial<Record<NeedKind, (id: string) => { href: string; word
 }
 
 /** Everything the rack asks for, the pressing first, each with what to do; as a calendar too. */
-export function Alerts({ alerts }: { alerts: readonly Alert[] }) {
+export function Alerts({
+  alerts,
+  looks,
+  zone,
+}: {
+  alerts: readonly Alert[]
+  looks: readonly LookToTake[]
+  zone: string
+}) {
   return (
     <>
       <Live />
       <div className="head">
         <h1>
-          What to do <span className="sub">on the rack</span>
+          What to do <span className="sub">on the rack and on the wall</span>
         </h1>
-        <a className="go second" href="/rack/alerts/calendar" download="rack.ics">
+        <a className="go second" href="/rack/alerts/calendar" download="fika.ics">
           As a calendar
         </a>
       </div>
       <RackNav here="/rack/alerts" />
-      {alerts.length === 0 ? <EmptyState title="Nothing to do">Every bottle is ready to pour.</EmptyState> : null}
+      {alerts.length === 0 && looks.length === 0 ? (
+        <EmptyState title="Nothing to do">Every bottle is ready to pour.</EmptyState>
+      ) : null}
       {GROUPS.map(({ title, has }) => {
         const list = alerts.filter(has)
         if (list.length === 0) return null
@@ -67,6 +80,28 @@ export function Alerts({ alerts }: { alerts: readonly Alert[] }) {
           </section>
         )
       })}
+      {looks.length ? (
+        <section className="panel apart">
+          <h2>
+            On the wall <small className="muted">{looks.length}</small>
+          </h2>
+          <ul className={styles.alerts}>
+            {looks.map((l) => (
+              <li key={`${l.pieceId} ${l.moment}`}>
+                <span />
+                <Link href={`/wall/${l.pieceId}`}>{l.title}</Link>
+                <span>
+                  Look at it {MOMENT_WORDS[l.moment]}
+                  {l.isDue ? '' : `, ${dayAndTime(l.dueAt, zone)}`}
+                </span>
+                <Link className="go second" href={`/wall/${l.pieceId}/look/${l.moment}`} prefetch={false}>
+                  Look
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
     </>
   )
 }

@@ -4,9 +4,9 @@ import { Button, Select } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { hexOfReflectance } from '@/core/colour/paintedOut'
-import { labToSrgb } from '@/core/colour/lab'
+import { labToHex } from '@/core/colour/lab'
 import { reflectanceFromHex } from '@/core/colour/reflectance'
-import { srgbToHex, type Triple } from '@/core/colour/srgb'
+import type { Triple } from '@/core/colour/srgb'
 import type { Averaged } from '@/core/device/readings'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { Notice } from '@/ui/frame/Notice'
@@ -79,7 +79,7 @@ export function ColourReader({
     const place = chosen && (chosen.reflectance ?? (chosen.hex ? [...reflectanceFromHex(chosen.hex)] : undefined))
     void talk<Averaged & Status>({ do: 'read', times: 5, ...(place ? { place } : {}) }, (value) => {
       setStatus(value)
-      const hex = value.reflectance ? hexOfReflectance(value.reflectance) : srgbToHex(labToSrgb(value.lab))
+      const hex = value.reflectance ? hexOfReflectance(value.reflectance) : labToHex(value.lab)
       setLast({ ...value, hex })
       onRead({ hex, lab: value.lab, reflectance: value.reflectance })
     })

@@ -1,4 +1,4 @@
-import type { ThemeConfig } from 'antd'
+import { theme as antd, type ThemeConfig } from 'antd'
 
 /** True neutral greys only (chroma 0): the paint is the only colour on the screen. Declared here and nowhere else. */
 export const GREY = {
@@ -35,9 +35,18 @@ const variables = (greys: Greys) =>
 /** The same greys and type as variables, for the style sheets. */
 export const VARIABLES = `:root{${variables(GREY)}--font:${FONT};}.frame-dark{${variables(DARK)}}`
 
+type Algorithm = typeof antd.defaultAlgorithm
+
+/** Derived once for each theme: its seeds never change, and every page that is served would derive them anew. */
+function derivedOnce(): Algorithm {
+  let found: ReturnType<Algorithm> | undefined
+  return (seeds) => (found ??= antd.defaultAlgorithm(seeds))
+}
+
 /** Ant Design in Fika's greys: statuses speak by icon and word, so their colours are ink too. */
 export const theme: ThemeConfig = {
   zeroRuntime: true,
+  algorithm: derivedOnce(),
   token: {
     fontFamily: FONT,
     fontSize: 16,
@@ -72,12 +81,14 @@ export const theme: ThemeConfig = {
     Form: { itemMarginBottom: 16, labelColor: GREY.ink },
     Segmented: { trackBg: '#e2e2e2' },
     Tag: { defaultBg: GREY.wash, defaultColor: GREY.ink },
+    Rate: { starBg: '#b5b5b5' },
   },
 }
 
 /** Ant Design at the bench. */
 export const benchTheme: ThemeConfig = {
   zeroRuntime: true,
+  algorithm: derivedOnce(),
   token: {
     ...theme.token,
     colorPrimary: DARK.ink,

@@ -17,7 +17,7 @@ describe('a drawing of what was poured', () => {
   it('is the same each time, and another for another piece', () => {
     expect(draw('one')).toBe(draw('one'))
     expect(draw('one')).not.toBe(draw('two'))
-    expect(draw('one')).toMatch('viewBox="0 0 300 375"')
+    expect(draw('one')).toMatch('viewBox="0 0 600 750"')
   })
   it('uses the colours that went in, and no number that is none', () => {
     expect(new Set([...draw('one').matchAll(/fill="(#[0-9a-f]+)"/g)].map((m) => m[1]))).toEqual(

@@ -2,8 +2,8 @@
 
 import { ColorPicker, Input, Segmented, Select } from 'antd'
 import { useMemo, useState } from 'react'
-import { labToSrgb } from '@/core/colour/lab'
-import { srgbToHex, type Triple } from '@/core/colour/srgb'
+import { labToHex } from '@/core/colour/lab'
+import type { Triple } from '@/core/colour/srgb'
 import { inScreenGamut } from '@/core/colour/gamut'
 import { parseNumber } from '@/core/quantity/number'
 import { ColourReader } from '@/ui/forms/ColourReader'
@@ -109,7 +109,7 @@ function TypedColour({ onColour }: { onColour: (hex: string) => void }) {
         ? undefined
         : 'This colour lies outside what the screen can show; it is matched as near as that.',
     )
-    onColour(srgbToHex(labToSrgb(lab as Triple)))
+    onColour(labToHex(lab as Triple))
   }
   return (
     <span className="grow">

@@ -79,6 +79,7 @@ export function PlanDesk({
   const [drawing, setDrawing] = useState<Drawing>(null)
   const colours = useMemo(() => deskColours(facts), [facts])
   const technique = techniques.find(draft.technique)
+  const lesson = facts.lessons.find((l) => l.technique === draft.technique)
   const { design, worked, problem, dates } = useWorked(draft, technique, facts, colours, id)
   const { send, pending, refusal } = useSend<{ id: string; revision: number }>()
   const [tried, setTried] = useState(false)
@@ -253,6 +254,10 @@ export function PlanDesk({
       {draft.carriedNote ? (
         <Notice>
           Next time, you wrote: <b>{draft.carriedNote}</b>
+        </Notice>
+      ) : lesson ? (
+        <Notice>
+          After {lesson.title} you wrote: <b>{lesson.nextTime}</b>
         </Notice>
       ) : null}
       {problem ? <Notice kind="warning">{problem}</Notice> : null}

@@ -117,7 +117,7 @@ function Plans({
                   src={`/wall/photo/${photo.id}`}
                   width={photo.width}
                   height={photo.height}
-                  alt={`${p.title}, ${photo.state}`}
+                  alt={`${p.title}, ${photo.moment}`}
                   className={styles.photo}
                 />
               ) : (

@@ -1,3 +1,4 @@
+import type { WidthOf } from '@/server/pdfFonts'
 import encodeQR from 'qr'
 
 export interface LabelText {
@@ -34,9 +35,6 @@ export interface LabelDrawing {
   /** A chip of the colour. */
   readonly chip: { readonly x: number; readonly y: number; readonly width: number; readonly height: number } | null
 }
-
-/** How wide a text is, mm, at a size in mm. */
-export type WidthOf = (text: string, size: number, bold: boolean) => number
 
 const EDGE = 3
 /** A camera at arm's length still tells modules of this size apart, mm. */

@@ -1,6 +1,6 @@
 import { rgb } from 'pdf-lib'
 import { hexToSrgb } from '@/core/colour/srgb'
-import { documentWithFonts, MM } from './fonts'
+import { documentWithFonts, MM } from '@/server/pdfFonts'
 import { placesOf, type Grid } from './grids'
 import { drawLabel, modulesPath, type LabelText } from './layout'
 

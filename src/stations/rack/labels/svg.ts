@@ -1,5 +1,5 @@
 import { writable } from '@/exchange/guard'
-import { documentWithFonts } from './fonts'
+import { documentWithFonts } from '@/server/pdfFonts'
 import { placesOf, type Grid } from './grids'
 import { drawLabel, modulesPath, type LabelText } from './layout'
 

@@ -2,7 +2,9 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { v7 as uuidv7 } from 'uuid'
 import { asLoaded } from '@/core/plan/scaleUp'
+import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
 import { isId } from '@/db/base/withStudio'
+import { isDryMoment } from '@/core/piece/looks'
 import { findPiece, loadedOf } from '@/db/pieces/read'
 import { findPlan } from '@/db/plans/read'
 import { inStudio } from '@/session/current'
@@ -17,14 +19,24 @@ export default async function AgainPage({ params }: { params: Promise<{ piece: s
   if (!isId(id)) notFound()
   const { piece, plan, loaded, facts } = await inStudio(async (tx) => {
     const piece = await findPiece(tx, id)
-    if (piece.planId === null) notFound()
     return {
       piece,
-      plan: await findPlan(tx, piece.planId),
+      plan: piece.planId === null ? undefined : await findPlan(tx, piece.planId),
       loaded: await loadedOf(tx, id),
       facts: await deskFacts(tx, null),
     }
   }).catch(orNotFound)
+  // What nobody planned is one cup of what went in, as much as it was.
+  const design = plan
+    ? asLoaded(plan.design, loaded, uuidv7)
+    : simpleDesign(
+        {
+          surface: { ...piece.surface, count: 1 },
+          school: { kind: 'own', ul: loaded.reduce((sum, l) => sum + l.ul, 0) },
+          cup: loaded.map((l) => ({ of: ofBottle(l.bottle), share: l.ul })),
+        },
+        uuidv7,
+      )
   const from = {
     title: piece.title,
     technique: piece.technique,
@@ -33,15 +45,15 @@ export default async function AgainPage({ params }: { params: Promise<{ piece: s
     pourOn: null,
     notes: '',
     carriedNote: piece.nextTime,
-    afterPlanId: plan.id,
+    afterPlanId: plan?.id ?? null,
     afterPieceId: piece.id,
-    design: { ...asLoaded(plan.design, loaded, uuidv7), done: [] },
+    design: { ...design, done: [] },
   }
   return (
     <Again
       from={from}
       said="poured again, changed: from what was really loaded"
-      photo={piece.photos.findLast((p) => p.state === 'dry') ?? piece.photos.at(-1)}
+      photo={piece.photos.findLast((p) => isDryMoment(p.moment)) ?? piece.photos.at(-1)}
       facts={facts}
     />
   )

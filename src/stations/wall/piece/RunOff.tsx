@@ -9,7 +9,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { useScale } from '@/ui/hooks/useScale'
 import { useAttempt } from '@/ui/hooks/useAttempt'
 import { useSend } from '@/ui/hooks/useSend'
-import { reclaimAction } from './actions'
+import { reclaimAction } from '../actions'
 
 const NEW = 'new'
 

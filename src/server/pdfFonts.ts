@@ -2,10 +2,13 @@ import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import fontkit from '@pdf-lib/fontkit'
 import { PDFDocument, type PDFFont } from 'pdf-lib'
-import type { WidthOf } from './layout'
 
 const FONTS = 'node_modules/@fontsource/atkinson-hyperlegible-next/files'
+/** Points of a millimetre. */
 export const MM = 72 / 25.4
+
+/** How wide a text is, mm, at a size in mm. */
+export type WidthOf = (text: string, size: number, bold: boolean) => number
 
 /** A PDF with the label's fonts, and how wide they write. */
 export async function documentWithFonts(): Promise<{
