@@ -21,8 +21,9 @@ describe('a database that cannot', () => {
     client.on('error', () => undefined)
     const cut = client.query('select pg_terminate_backend(pg_backend_pid())').catch((e: Error) => e)
     expect(troubleOf(await cut)?.code).toBe('Busy')
-    const pool = new pg.Pool({ connectionString: process.env.FIKA_DATABASE, max: 1, connectionTimeoutMillis: 50 })
+    const pool = new pg.Pool({ connectionString: process.env.FIKA_DATABASE, max: 1 })
     const held = await pool.connect()
+    pool.options.connectionTimeoutMillis = 50
     const none = await pool.connect().catch((e: Error) => e)
     expect(troubleOf(none)?.message).toMatch(/^Fika is busy just now/)
     held.release()
