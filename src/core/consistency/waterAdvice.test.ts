@@ -3,7 +3,8 @@ import { beliefOf, priorsOf, type CurveKey, type Logged } from './curves'
 import { BATCH_TAU, START_BELIEFS, type Belief, type CurvePoint } from './dilution'
 import { trySigma } from './levelTime'
 import { TECHNIQUES } from '../technique/techniques'
-import { adviseWater, aimOf, closed, MEDIUM_THINS, normalCdf } from './waterAdvice'
+import { normalCdf } from '../probability/normal'
+import { adviseWater, aimOf, closed, MEDIUM_THINS } from './waterAdvice'
 
 const sure = (a: number, b: number): Belief => ({ a, b, varA: 1e-8, covAb: 0, varB: 1e-8 })
 

@@ -1,17 +1,9 @@
 import { mustBeAbove0, mustBeAmounts, mustBeNumbers } from '../mustBe'
+import { normalCdf } from '../probability/normal'
 import { forecast, type Belief } from './dilution'
 
 // Taken out of the global once: inner loops run where a look-up of `Math` is not free.
 const { abs, exp, log, max, sqrt } = Math
-
-/** Standard normal distribution function, by Abramowitz & Stegun 7.1.26 (|error| < 1.5e-7). */
-export function normalCdf(x: number): number {
-  const z = abs(x) / Math.SQRT2
-  const t = 1 / (1 + 0.3275911 * z)
-  const erf =
-    1 - t * exp(-z * z) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
-  return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
-}
 
 export interface AdviceWish {
   /** The belief about this very mix: its curve, and its own readings. */

@@ -7,7 +7,7 @@ import type { Technique } from '../technique/technique'
 import { needs, type PlanAmounts } from './amounts'
 import type { PlanBottle } from './bottle'
 import type { Design } from './design'
-import type { FilmFacts } from './crackRisk'
+import type { FilmFacts } from '../learning/crackRisk'
 
 /** Of what nobody knows: a mix of average solids and water. Start values of Fika. */
 const USUAL_SOLIDS = 0.3

@@ -1,4 +1,4 @@
-import type { DriedFilm } from '@/core/plan/crackRisk'
+import type { DriedFilm } from '@/core/learning/crackRisk'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { filmOf } from './finish'
 import type { Piece } from './read'

@@ -1,4 +1,4 @@
-import type { DriedFilm } from '@/core/plan/crackRisk'
+import type { DriedFilm } from '@/core/learning/crackRisk'
 import type { MakersWord } from '@/core/plan/makersWord'
 import type { PlanBottle } from '@/core/plan/bottle'
 import type { UnitSystem } from '@/core/quantity/parse'

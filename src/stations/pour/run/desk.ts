@@ -1,5 +1,5 @@
 import type { Fared } from '@/core/run/bothers'
-import type { DriedFilm } from '@/core/plan/crackRisk'
+import type { DriedFilm } from '@/core/learning/crackRisk'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Squeezed } from '@/core/run/loading'
 import type { TableFlow } from '@/core/run/tableFlow'

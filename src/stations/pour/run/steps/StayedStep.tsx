@@ -3,7 +3,7 @@
 import { STILL_MOVING } from '@/core/device/settle'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { crackRisk } from '@/core/plan/crackRisk'
+import { crackRisk } from '@/core/learning/crackRisk'
 import { formatMl } from '@/core/quantity/format'
 import { parsePouredUl } from '@/core/quantity/parse'
 import { meanOf, netGiven, STAYED_WORDS, whatStayed, type PieceStayed } from '@/core/run/stayed'
