@@ -18,5 +18,6 @@ export const emptyDesk = (now: number): DeskFacts => ({
   dried: [],
   learned: [],
   lessons: [],
+  houseWords: [],
   now,
 })

@@ -19,6 +19,7 @@ export const mixable = (id: string, more: Partial<Material> = {}): Material => (
   densityGPerMl: 1.2,
   solids: 0.38,
   pigmentShare: 0.15,
+  grade: '',
   waterShare: 0,
   priceMinor: null,
   containerUl: 60_000,

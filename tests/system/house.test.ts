@@ -1,3 +1,5 @@
+import { CELL_HABITS, DRY_SHINES, GRADES, SHOWS_BENEATH } from '@/core/paint/pouring'
+import { TRIAL_KINDS } from '@/core/learning/trial'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join, relative, sep } from 'node:path'
 import pg from 'pg'
@@ -103,6 +105,11 @@ const LISTS: Readonly<Record<string, readonly string[]>> = {
   'paint.opacity': OPACITIES,
   'paint.sheen': SHEENS,
   'paint.strength': STRENGTHS,
+  'paint.cells': ['', ...CELL_HABITS],
+  'paint.dry_shine': ['', ...DRY_SHINES],
+  'paint.shows_beneath': ['', ...SHOWS_BENEATH],
+  'paint.grade': ['', ...GRADES],
+  'trial.made_as': TRIAL_KINDS,
   'paint.lightfastness': ['', ...LIGHTFASTNESS],
   'paint.optics_known': OPTICS_KNOWN,
   'paint_flag.rule': FLAG_RULES,

@@ -9,7 +9,7 @@ export interface FilmFacts {
   readonly waterOfPaint: number
   /** Share of anti-craze medium in the mix, 0–1. */
   readonly antiCraze?: number | undefined
-  /** How much of the binder a soft tube paint has is missing, 0–1. */
+  /** How much of the binder of a firm mix is missing, 0–1. */
   readonly weakBinder?: number | undefined
   /** How fast its skin forms: 0 as usual, 1 much heat or very dry air. */
   readonly fastSkin?: number | undefined

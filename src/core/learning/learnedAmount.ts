@@ -122,20 +122,49 @@ function expected(fitted: number, sd: number, seen: number, enough: EnoughWord):
   return { value: fitted + way * sd * mills, variance: max(0, sd * sd * (1 + z * mills - mills * mills)) }
 }
 
-/** What a technique needs on a surface of so much edge. @throws Invalid for edges that are none */
-export function amountFor(learned: Amounts, technique: string, edges: number): LearnedAmount {
-  mustBeAmounts('The share of the edges', [edges])
+/** What a technique needs as a line in ln (1 + edges ÷ face), plain to send: ln need = a + b x, its variance with it. */
+export interface AmountLine {
+  readonly technique: string
+  readonly ofTechnique: number
+  readonly pieces: number
+  readonly mean: readonly [a: number, b: number]
+  readonly variance: readonly [a: number, ab: number, b: number]
+}
+
+/** What a technique needs by the edges of a surface. */
+export function amountLine(learned: Amounts, technique: string): AmountLine {
   const size = 2 + learned.techniques.length
   const own = learned.techniques.indexOf(technique)
-  const at = own < 0 ? [0, 1] : [0, 1, 2 + own]
-  const by = [1, log(1 + edges), 1]
-  const middle = at.reduce((s, k, i) => s + learned.mean[k]! * by[i]!, 0)
-  let variance = learned.pieceSd ** 2 + (own < 0 ? learned.techniqueSd ** 2 : 0)
-  at.forEach((k, i) => at.forEach((m, j) => (variance += by[i]! * by[j]! * learned.covariance[k * size + m]!)))
+  const at = own < 0 ? [0] : [0, 2 + own]
+  const sum = (f: (k: number) => number) => at.reduce((s, k) => s + f(k), 0)
+  const covariance = (k: number, m: number) => learned.covariance[k * size + m] ?? 0
   return {
+    technique,
     ofTechnique: learned.counts.get(technique) ?? 0,
     pieces: learned.pieces,
+    mean: [sum((k) => learned.mean[k]!), learned.mean[1]!],
+    variance: [
+      learned.pieceSd ** 2 + (own < 0 ? learned.techniqueSd ** 2 : 0) + sum((k) => sum((m) => covariance(k, m))),
+      sum((k) => covariance(k, 1)),
+      covariance(1, 1),
+    ],
+  }
+}
+
+/** What it needs on a surface of so much edge. @throws Invalid for edges that are none */
+export function readAmount(line: AmountLine, edges: number): LearnedAmount {
+  mustBeAmounts('The share of the edges', [edges])
+  const x = log(1 + edges)
+  const middle = line.mean[0] + line.mean[1] * x
+  const variance = line.variance[0] + 2 * line.variance[1] * x + line.variance[2] * x * x
+  return {
+    ofTechnique: line.ofTechnique,
+    pieces: line.pieces,
     middle: exp(middle),
     enough: exp(middle + Z_90 * sqrt(variance)),
   }
 }
+
+/** What a technique needs on a surface of so much edge. @throws Invalid for edges that are none */
+export const amountFor = (learned: Amounts, technique: string, edges: number): LearnedAmount =>
+  readAmount(amountLine(learned, technique), edges)

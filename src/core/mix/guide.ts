@@ -17,6 +17,8 @@ export interface GuideLine {
   readonly solids: number
   /** Not kept of a mix begun before pigment was told from binder. */
   readonly pigmentShare?: number
+  /** Grade of a paint, where somebody has said it. */
+  readonly grade?: string
   readonly waterShare: number
   readonly plannedUl: number
   /** Counted in drops and not weighed. */

@@ -1,4 +1,5 @@
 import { mustBeAmounts } from '../mustBe'
+import { waterFactorOf } from '../paint/pouring'
 import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, type MaterialKind } from '../paint/properties'
 
 /** The schools of how much water is too much: parts of water that one part of a good paint bears. */
@@ -20,6 +21,8 @@ export interface WaterAmount {
   readonly solids: number
   /** Pigment and filler as a share of the solids, 0–1; none where nothing is said. */
   readonly pigmentShare?: number | undefined
+  /** Grade of a paint, where somebody has said it: student and craft paint bear less. */
+  readonly grade?: string | null | undefined
 }
 
 export interface WaterVerdict {
@@ -89,8 +92,8 @@ interface Bearing {
 function bearingOf(amounts: readonly WaterAmount[]): Bearing {
   const sum = (pick: (a: WaterAmount) => number) => amounts.reduce((total, a) => total + pick(a), 0)
   return {
-    paint: sum((a) => (a.kind === 'paint' ? a.ul : 0)),
-    binder: sum((a) => (a.kind === 'paint' ? (a.ul * binderOf(a)) / TUBE : 0)),
+    paint: sum((a) => (a.kind === 'paint' ? a.ul * waterFactorOf(a.grade) : 0)),
+    binder: sum((a) => (a.kind === 'paint' ? (a.ul * waterFactorOf(a.grade) * binderOf(a)) / TUBE : 0)),
     // Oil and other additives bind nothing.
     medium: sum((a) => (a.kind === 'medium' ? (a.ul * binderOf(a)) / TUBE : 0)),
     water: sum((a) => a.ul * a.waterShare),

@@ -114,6 +114,8 @@ export interface LotPortion {
   readonly kind: MaterialKind
   readonly hex: string | null
   readonly lotLabel: string
+  /** What is wrong with it; '' where it is sound. */
+  readonly lotFlag: string
   readonly tracked: boolean
   readonly openedAt: string
   readonly priceMinor: number | null
@@ -121,14 +123,16 @@ export interface LotPortion {
   readonly densityGPerMl: number
   readonly solids: number
   readonly pigmentShare: number
+  /** Grade of a paint; null of what is none. */
+  readonly grade: string | null
   readonly waterShare: number
 }
 
 /** Portions `c` of a vessel and a lot, with what is known of them. */
 const portions = (c: string) => `select c.vessel_id as "vesselId", c.lot_id as "lotId", c.ul, m.id as "materialId",
-    m.name as material, m.maker, m.kind, p.swatch_hex as hex, l.label as "lotLabel", l.tracked, l.opened_at as "openedAt",
+    m.name as material, m.maker, m.kind, p.swatch_hex as hex, l.label as "lotLabel", l.flag as "lotFlag", l.tracked, l.opened_at as "openedAt",
     l.price_minor as "priceMinor", l.size_ul as "sizeUl", m.density_g_per_ml as "densityGPerMl", m.solids,
-    m.pigment_share as "pigmentShare", case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
+    m.pigment_share as "pigmentShare", p.grade, case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
   from (${c}) c
   join lot l on l.studio_id = $1 and l.id = c.lot_id
   join material m on m.studio_id = l.studio_id and m.id = l.material_id

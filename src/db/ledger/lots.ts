@@ -138,3 +138,13 @@ async function refuse(
     { vesselId: own[0]!, haveUl, needUl },
   )
 }
+
+/** Says what is wrong with a bought container, or that it is sound again (''). @throws NotFound */
+export async function flagLot(tx: Tx, { lotId, flag }: { lotId: string; flag: string }): Promise<void> {
+  const done = await tx.q('update lot set flag = $3 where studio_id = $1 and id = $2 and tracked returning 1', [
+    tx.studioId,
+    lotId,
+    flag,
+  ])
+  if (done.length === 0) throw new NotFound('container')
+}

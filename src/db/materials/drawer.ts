@@ -4,6 +4,7 @@ import { facetColumn, type FacetColumn } from '@/core/paint/facets'
 import { searchText } from '@/core/paint/fold'
 import { hueFamily, hueOrder } from '@/core/colour/hueFamily'
 import { lightfastnessOf } from '@/core/paint/pigments'
+import { pouringWords } from '@/core/paint/pouring'
 import { perMl } from '@/core/purchase/cost'
 import type { Tx } from '../base/withStudio'
 import { allMaterials, type PaintRow } from './read'
@@ -96,6 +97,7 @@ function drawer(rows: readonly DrawerPaint[]): Drawer {
       column('pigment', (m) => m.pigments),
       column('price', (m) => [priceBand(m.perMl)]),
       column('light', (m) => [m.lightfastness || lightfastnessOf(m.pigments) || 'not known']),
+      column('pours', (m) => pouringWords(m)),
       column('tag', (m) => m.tags),
     ],
   }

@@ -2,6 +2,7 @@ import { array, boolean, number, string, type AnySchema, type InferType } from '
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { THINNERS, type Thinner } from '@/core/mix/thinners'
 import { fold } from '@/core/paint/fold'
+import { CELL_HABITS, DRY_SHINES, GRADES, SHOWS_BENEATH } from '@/core/paint/pouring'
 import { LIGHTFASTNESS, type Lightfastness } from '@/core/paint/pigments'
 import {
   BODIES,
@@ -134,6 +135,14 @@ const choice = <W extends string>(usual: W, read: (text: string) => string | und
   typed: (v: W) => v,
 })
 
+/** One word of a list or none. */
+const choiceOf = <const W extends string>(list: readonly W[]) =>
+  choice<'' | W>('', (t) => list.find((w) => w === fold(t)))
+const maybe = <const W extends string>(what: string, list: readonly W[]) =>
+  string()
+    .oneOf(['', ...list], `${what} is one of: ${list.join(', ')}, or empty.`)
+    .default('')
+
 /** A list of words in one cell. */
 export const wordsIn = (text: string) =>
   text
@@ -178,6 +187,15 @@ export const FIELDS = {
   lightfastness: field({ of: PAINT, table: 'paint', column: 'lightfastness', cell: 'lightfastness', label: 'Lightfastness (ASTM)',
     ...choice<'' | Lightfastness>('', (t) => t.toUpperCase().replace(/^ASTM\s*/, '')),
     shape: string().oneOf(['', ...LIGHTFASTNESS], `Lightfastness is one of: ${LIGHTFASTNESS.join(', ')}, or empty.`).default('') }),
+  cells: field({ of: PAINT, table: 'paint', column: 'cells', cell: 'cells', label: 'Cells in a pour', ...choiceOf(CELL_HABITS),
+    shape: maybe('Cells', CELL_HABITS) }),
+  dryShine: field({ of: PAINT, table: 'paint', column: 'dry_shine', cell: 'dry_shine', label: 'Dry shine', ...choiceOf(DRY_SHINES),
+    shape: maybe('Dry shine', DRY_SHINES) }),
+  showsBeneath: field({ of: PAINT, table: 'paint', column: 'shows_beneath', cell: 'shows_beneath', label: 'Shows the layers beneath', ...choiceOf(SHOWS_BENEATH),
+    shape: maybe('Whether it shows the layers beneath', SHOWS_BENEATH) }),
+  // Student and craft paint bear less water.
+  grade: field({ of: PAINT, table: 'paint', column: 'grade', cell: 'grade', label: 'Grade, sets the water it bears', ...choiceOf(GRADES),
+    shape: maybe('Grade', GRADES) }),
   swatchHex: field({ of: PAINT, table: 'paint', column: 'swatch_hex', cell: 'swatch', label: 'Masstone, dry', ...COLOUR,
     shape: hex('The swatch').required('Pick the swatch colour.'), show: (v): string => v ?? '#7a7a7a', typed: same }),
   tintHex: field({ of: PAINT, table: 'paint', column: 'tint_hex', cell: 'tint', label: 'Tint in white', ...COLOUR,

@@ -26,6 +26,8 @@ export interface Material {
   readonly densityGPerMl: number
   readonly solids: number
   readonly pigmentShare: number
+  /** Grade of a paint; '' where nobody has said, or of what is none. */
+  readonly grade: string
   readonly waterShare: number
   readonly priceMinor: number | null
   readonly containerUl: number | null
@@ -52,7 +54,7 @@ export function listMixable(tx: Tx): Promise<Material[]> {
      )
      select m.id, m.kind, m.name, m.maker, p.body, p.sheen, p.swatch_hex as hex, p.strength, p.opacity, p.contrast_ratio as "contrastRatio",
        p.optics, p.optics_sigma as sigma, p.optics_known as known,
-       coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare",
+       coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare", coalesce(p.grade, '') as grade,
        m.water_share as "waterShare", m.price_minor as "priceMinor", m.container_ul as "containerUl",
        held.ul as "onHandUl", coalesce(avoided.list, '[]') as flags, m.thinner, d.kind as "mediumKind"
      from material m
@@ -80,7 +82,7 @@ export function listBases(tx: Tx): Promise<Material[]> {
   return tx.q<Material>(
     `select b.vessel_id as id, 'medium' as kind, v.label as name, 'base on the rack' as maker, null as body, b.sheen, null as hex,
        null as strength, null as opacity, null as "contrastRatio", null as optics, null as sigma, null as known, '{}'::text[] as pigments,
-       t.density as "densityGPerMl", t.solids, t.pigment as "pigmentShare", t.water as "waterShare", t.minor as "priceMinor", t.ul as "containerUl", t.ul as "onHandUl",
+       t.density as "densityGPerMl", t.solids, t.pigment as "pigmentShare", '' as grade, t.water as "waterShare", t.minor as "priceMinor", t.ul as "containerUl", t.ul as "onHandUl",
        '[]'::jsonb as flags, null as thinner, null as "mediumKind", true as "inBottle"
      from bottle b
      join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id

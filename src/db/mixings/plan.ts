@@ -72,6 +72,7 @@ export function keptPlan(
         densityGPerMl: m.densityGPerMl,
         solids: m.solids,
         pigmentShare: m.pigmentShare,
+        grade: m.grade,
         waterShare: m.waterShare,
         plannedUl: l.plannedUl,
         byDrop: l.byDrop,

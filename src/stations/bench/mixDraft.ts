@@ -224,6 +224,7 @@ export function benchView(
         waterShare: l.material.waterShare,
         solids: l.material.solids,
         pigmentShare: l.material.pigmentShare,
+        grade: l.material.grade,
       })),
       waterRule,
     ),

@@ -1,8 +1,10 @@
 import type { DriedFilm } from '@/core/learning/crackRisk'
+import type { AmountLine } from '@/core/learning/learnedAmount'
 import type { MakersWord } from '@/core/plan/makersWord'
 import type { PlanBottle } from '@/core/plan/bottle'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Job } from '@/core/schedule/backwards'
+import type { HouseWord } from '@/db/people/houseWords'
 import type { OpenTake } from '@/db/plans/read'
 import type { CupSize, DryingPlace, Room } from '@/db/room/read'
 import type { StockedSurface } from '@/db/surfaces/read'
@@ -35,8 +37,10 @@ export interface DeskFacts {
   /** Every other open plan, for the places where it dries. */
   readonly jobs: readonly Job[]
   readonly dried: readonly DriedFilm[]
-  /** What pours of a technique came to beside the rule of 28, and of how many pieces that is known. */
-  readonly learned: readonly { readonly technique: string; readonly factor: number; readonly pieces: number }[]
+  /** What each technique was seen to need, as far as enough pieces tell. */
+  readonly learned: readonly AmountLine[]
+  /** Rules of the house in its own words. */
+  readonly houseWords: readonly HouseWord[]
   /** What was to be done another time, newest first, of each technique once. */
   readonly lessons: readonly { readonly technique: string; readonly title: string; readonly nextTime: string }[]
   /** ms since 1970, as the page was made. */

@@ -1,16 +1,19 @@
 import type { PlanBottle } from '@/core/plan/bottle'
 import { judgeWater } from '@/core/mix/waterLimit'
+import { amountsOfPieces } from '@/core/learning/amountsOfPieces'
+import { driedFilms } from '@/core/learning/driedFilms'
+import { amountLine, learnAmounts } from '@/core/learning/learnedAmount'
+import type { PouredFacts } from '@/core/learning/pouredFacts'
 import { costOf } from '@/core/purchase/cost'
 import { groupBy } from '@/core/groupBy'
 import { scheduleAll, type Job } from '@/core/schedule/backwards'
-import { pourUl } from '@/core/surface/coverage'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { bottlesInUse, portionsOf, type BottleFull, type LotPortion } from '@/db/bottles/read'
 import { listFormulas } from '@/db/formulas/formulas'
 import { makersWord } from '@/db/materials/makersWord'
 import { studioFacts, type StudioFacts } from '@/db/people/studio'
-import { driedFilms } from '@/db/pieces/driedFilms'
-import { listPieces, type Piece } from '@/db/pieces/read'
+import { pouredFacts } from '@/db/learning/pieces'
+import { houseWords } from '@/db/people/houseWords'
 import { listPlans, openTakes, type PlanWithParts } from '@/db/plans/read'
 import { listRecipes } from '@/db/recipes/recipes'
 import { cupSizes, dryingPlaces, roomFacts } from '@/db/room/read'
@@ -65,7 +68,7 @@ export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFact
   const [techniques, room, works] = [await techniqueBook(tx), await roomFacts(tx), await listWorks(tx)]
   const [cups, places] = [await cupSizes(tx), await dryingPlaces(tx)]
   const plans = (await listPlans(tx)).filter((p) => !p.pouredAt && p.id !== planId)
-  const pieces = await listPieces(tx)
+  const pieces = await pouredFacts(tx, techniques)
   const sizes = cups.map((c) => c.sizeUl)
   return {
     studio: { units: studio.units, currency: studio.currency, zone: studio.zone, waterDropUl: studio.drops.water },
@@ -90,15 +93,16 @@ export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFact
       zone: studio.zone,
       sizes,
     }),
-    dried: driedFilms(pieces, techniques),
-    learned: learnedFactors(pieces),
+    dried: driedFilms(pieces),
+    learned: learnedLines(pieces),
     lessons: lessonsOf(pieces),
+    houseWords: await houseWords(tx),
     now: Date.now(),
   }
 }
 
 /** The newest "next time" of each technique. */
-function lessonsOf(pieces: readonly Piece[]): DeskFacts['lessons'] {
+function lessonsOf(pieces: readonly PouredFacts[]): DeskFacts['lessons'] {
   const of = new Map<string, DeskFacts['lessons'][number]>()
   for (const { technique, title, nextTime } of pieces)
     if (nextTime && !of.has(technique)) of.set(technique, { technique, title, nextTime })
@@ -116,17 +120,10 @@ function jobsOf(plans: readonly PlanWithParts[], techniques: TechniqueBook, amon
 /** Pieces of a technique from which on its own factor is offered. Start value of Fika. */
 const ENOUGH = 3
 
-/** What pours of a technique came to beside the rule of 28: the middle of them, by technique. */
-function learnedFactors(pieces: readonly Piece[]): DeskFacts['learned'] {
-  const byTechnique = groupBy(pieces, (p) => p.technique)
-  return [...byTechnique].flatMap(([technique, poured]) => {
-    const ratios = poured
-      .map((p) => p.colours.reduce((sum, c) => sum + c.ul, 0) / pourUl(p.surface, { kind: 'rule-of-28' }))
-      .sort((a, b) => a - b)
-    return ratios.length < ENOUGH
-      ? []
-      : [{ technique, factor: ratios[Math.floor(ratios.length / 2)]!, pieces: ratios.length }]
-  })
+/** What techniques were seen to need, those with enough pieces. */
+function learnedLines(pieces: readonly PouredFacts[]): DeskFacts['learned'] {
+  const learned = learnAmounts(amountsOfPieces(pieces))
+  return learned.techniques.map((t) => amountLine(learned, t)).filter((l) => l.ofTechnique >= ENOUGH)
 }
 
 /** Everything the list of works shows: works, plans, dates of the open ones, places, and what a new studio has done. */

@@ -107,6 +107,7 @@ export function EyeScreen({
         waterShare: byId.get(a.materialId)!.waterShare,
         solids: byId.get(a.materialId)!.solids,
         pigmentShare: byId.get(a.materialId)!.pigmentShare,
+        grade: byId.get(a.materialId)!.grade,
       })),
       waterRule,
     )

@@ -51,6 +51,7 @@ export function amountsOf(plan: GuidePlan, state: GuideState) {
     waterShare: l.waterShare,
     solids: l.solids,
     pigmentShare: l.pigmentShare,
+    grade: l.grade,
   }))
   const { water } = plan
   return water && state.wateredUl > 0

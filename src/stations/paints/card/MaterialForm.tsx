@@ -1,5 +1,6 @@
 'use client'
 
+import { POURING_WORDS, type Pouring } from '@/core/paint/pouring'
 import { Button, Checkbox, ColorPicker, Form, Input, Select } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -24,6 +25,9 @@ import { PigmentCaution } from './PigmentCaution'
 import { FlagFields, PaintedWith, StandInFields, type PaintChoice } from './LinkedFields'
 import { read, start, usualOf, type Fields, type FormKind } from './materialFields'
 
+const UNSAID = { value: '', label: 'not known yet' }
+const wordsOf = (what: keyof Pouring) =>
+  Object.entries(POURING_WORDS[what].of).map(([value, label]) => ({ value, label }))
 const options = (values: readonly string[]) => values.map((v) => ({ value: v, label: v }))
 /** Fields that have their place in the form; any other that is a line of text comes after them. */
 const PLACED: ReadonlySet<FieldName> = new Set([
@@ -116,6 +120,10 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
                   values={['faint', 'usual', 'strong'].map((label, i) => ({ value: i + 1, label }))}
                 />
                 <Choice name="strength" values={options(STRENGTHS)} />
+                <Choice name="cells" values={[UNSAID, ...wordsOf('cells')]} />
+                <Choice name="dryShine" values={[UNSAID, ...wordsOf('dryShine')]} />
+                <Choice name="showsBeneath" values={[UNSAID, ...wordsOf('showsBeneath')]} />
+                <Choice name="grade" values={[UNSAID, ...wordsOf('grade')]} />
                 <Choice
                   name="lightfastness"
                   values={[{ value: '', label: 'by its pigments' }, ...options(LIGHTFASTNESS)]}

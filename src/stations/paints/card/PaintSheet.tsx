@@ -11,6 +11,7 @@ import type { ReadOptics } from '@/db/materials/optics'
 import { Chip, Drawdown } from '@/ui/pictures/Drawdown'
 import { TrayMark } from '@/ui/frame/TrayMark'
 import type { DrawerPaint } from '@/db/materials/drawer'
+import { pouringWords } from '@/core/paint/pouring'
 import { PigmentCaution } from './PigmentCaution'
 import { PigmentTable } from './PigmentTable'
 import paintsStyles from '../paints.module.css'
@@ -35,6 +36,7 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
   const k = ratio.medium / ratio.paint
   const money = (minor: number) => formatMoney(minor, currency, 3)
   const light = paint.lightfastness || lightfastnessOf(paint.pigments)
+  const pours = pouringWords(paint)
   const effect = effectPigment(paint.pigments)
   return (
     <>
@@ -85,6 +87,12 @@ export function PaintSheet({ paint, onHandUl, mediumPerMl, alike, byId, currency
               {light ? `ASTM ${light}` : 'not known'}
               {paint.lightfastness || !light ? '' : ', by its weakest pigment'}
             </dd>
+            {pours.length ? (
+              <>
+                <dt>How it pours</dt>
+                <dd>{pours.join(', ')}</dd>
+              </>
+            ) : null}
             <dt>On hand</dt>
             <dd>
               {onHandUl === null ? 'not counted' : formatMl(onHandUl)}

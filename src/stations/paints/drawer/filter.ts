@@ -12,6 +12,7 @@ export const FACETS = [
   ['stock', 'Stock'],
   ['price', 'Price per ml'],
   ['light', 'Lightfastness'],
+  ['pours', 'How it pours'],
   ['used', 'Used in'],
   ['tag', 'Tag'],
 ] as const
@@ -52,6 +53,7 @@ export const filterSchema = object({
   stock: facet(),
   price: facet(),
   light: facet(),
+  pours: facet(),
   used: facet(),
   tag: facet(),
 })

@@ -4,6 +4,7 @@ import { Input, Select } from '@/ui/forms/still'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { ROUNDINGS } from '@/core/plan/design'
 import { COVERAGE_KINDS, COVERAGE_SOURCE, type CoverageSchool } from '@/core/surface/coverage'
+import { readAmount } from '@/core/learning/learnedAmount'
 import type { DeskFacts } from '../deskFacts'
 import type { Draft } from './draft'
 import type { Worked } from './workOut'
@@ -21,14 +22,18 @@ export function AmountFields({
   draft,
   worked,
   learned,
+  edges,
   change,
 }: {
   draft: Draft
   worked: Worked | undefined
   learned: DeskFacts['learned']
+  /** Edges ÷ face of the surface shown. */
+  edges: number
   change: (part: Partial<Draft>) => void
 }) {
-  const own = learned.find((l) => l.technique === draft.technique)
+  const line = learned.find((l) => l.technique === draft.technique)
+  const own = line && readAmount(line, edges)
   const needs = worked?.amounts.needs ?? []
   const total = needs.reduce((sum, n) => sum + n.pourUl, 0)
   const lands = needs.reduce((sum, n) => sum + n.landsUl, 0)
@@ -42,13 +47,13 @@ export function AmountFields({
             value={draft.school}
             className="wide"
             onChange={(school) =>
-              change({ school, ...(school === 'learned' && own ? { factor: own.factor.toFixed(3) } : {}) })
+              change({ school, ...(school === 'learned' && own ? { factor: own.enough.toFixed(2) } : {}) })
             }
             options={COVERAGE_KINDS.map((value) => ({
               value,
               label:
                 value === 'learned'
-                  ? `${SCHOOL_NAMES.learned}${own ? `: ${own.pieces} pieces` : ', from three pieces on'}`
+                  ? `${SCHOOL_NAMES.learned}${own ? `: ${own.ofTechnique} pieces` : ', from three pieces on'}`
                   : SCHOOL_NAMES[value],
               disabled: value === 'learned' && !own && draft.school !== 'learned',
             }))}
@@ -94,6 +99,9 @@ export function AmountFields({
           {formatMl(total)}
         </b>{' '}
         · {formatFlOz(total)} in all. {lands > 0 ? `${formatMl(lands)} that drip from above are counted once. ` : ''}
+        {draft.school === 'learned' && own
+          ? `${own.ofTechnique} pieces of it took ${own.middle.toFixed(2)} times the rule in the middle; ${own.enough.toFixed(2)} times it is enough nine times in ten. `
+          : ''}
         {draft.school === 'rule-of-28' ? `Run-off included, edges by habit; ${COVERAGE_SOURCE}.` : ''}
       </p>
     </div>

@@ -1,5 +1,6 @@
 'use client'
 
+import { edgesOf } from '@/core/learning/amountsOfPieces'
 import { Button, Input, Select, still, TextArea } from '@/ui/forms/still'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
@@ -260,6 +261,14 @@ export function PlanDesk({
           After {lesson.title} you wrote: <b>{lesson.nextTime}</b>
         </Notice>
       ) : null}
+      {facts.houseWords
+        .filter((w) => w.technique === draft.technique)
+        .slice(0, 2)
+        .map((w) => (
+          <Notice key={w.id}>
+            House rule: <b>{w.words}</b>
+          </Notice>
+        ))}
       {problem ? <Notice kind="warning">{problem}</Notice> : null}
       {tried && refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
       <div className={styles.desk}>
@@ -313,7 +322,7 @@ export function PlanDesk({
             change={setSurface}
             onRemove={draft.surfaces.length > 1 ? removeSurface : null}
           />
-          <AmountFields draft={draft} worked={worked} learned={facts.learned} change={change} />
+          <AmountFields draft={draft} worked={worked} learned={facts.learned} edges={planned ? edgesOf(planned.surface) : 0} change={change} />
         </section>
         <div className={styles.cupColumn}>
           <div className={styles.tabs}>

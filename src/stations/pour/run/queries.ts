@@ -6,8 +6,8 @@ import type { Read } from '@/core/vessel/thickening'
 import { bottlesInUse, listJars, portionsOf } from '@/db/bottles/read'
 import { listWaters } from '@/db/materials/mixable'
 import { studioFacts, type StudioFacts } from '@/db/people/studio'
-import { driedFilms } from '@/db/pieces/driedFilms'
-import { listPieces } from '@/db/pieces/read'
+import { driedFilms } from '@/core/learning/driedFilms'
+import { pouredFacts } from '@/db/learning/pieces'
 import { dryingPlaces, roomFacts } from '@/db/room/read'
 import { findRun, remediesFared, squeezesWeighed } from '@/db/runs/read'
 import { techniqueBook } from '@/db/techniques/read'
@@ -29,7 +29,7 @@ export async function runDesk(tx: Tx, id: string): Promise<RunDesk> {
     places: (await dryingPlaces(tx)).map((p) => p.name),
     fared: await remediesFared(tx),
     squeezed: await squeezesWeighed(tx),
-    dried: driedFilms(await listPieces(tx), techniques),
+    dried: driedFilms(await pouredFacts(tx, techniques)),
     celsius: room.celsius,
     humidity: room.humidity,
     units: studio.units,

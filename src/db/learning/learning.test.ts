@@ -1,0 +1,165 @@
+import { v7 as uuidv7 } from 'uuid'
+import { traceFault } from '@/core/learning/faultCause'
+import { factorsOf } from '@/core/learning/factors'
+import { SHIPPED } from '@/core/technique/techniques'
+import { endPool } from '@/db/base/pool'
+import { discard, takeOut } from '@/db/ledger'
+import { pourPlan } from '@/db/pieces/pour'
+import { noteLook } from '@/db/pieces/write'
+import { savePlan } from '@/db/plans/write'
+import { undo } from '@/server/undo'
+import { planInput } from '../../../tests/support/plans'
+import { makeStudio } from '../../../tests/support/studio'
+import { pieceCosts } from './costs'
+import { paintGoes } from './paintGoes'
+import { pouredFacts } from './pieces'
+import { ratiosCame } from './ratios'
+
+afterAll(endPool)
+
+/** A studio that pours two bottles, of which the black craters; counted and uncounted containers. */
+async function poured(pieces: number) {
+  const studio = await makeStudio()
+  const black = await studio.paint('Soot', { hex: '#101010', priceMinor: 500, sizeUl: 100_000 })
+  const teal = await studio.paint('Teal', { hex: '#136a78', priceMinor: null })
+  const flow = await studio.medium('Flow', { priceMinor: 1000, sizeUl: 1_000_000 })
+  const tube = await studio.container(black, 500_000, 2500)
+  const one = await studio.bottle('Black 1', [
+    { materialId: black, ul: 200_000 },
+    { materialId: flow, ul: 400_000 },
+  ])
+  const two = await studio.bottle('Teal 1', [
+    { materialId: teal, ul: 200_000 },
+    { materialId: flow, ul: 410_000 },
+  ])
+  const ids: string[] = []
+  for (let i = 0; i < pieces; i++) {
+    const bottles = i % 2 ? [two] : [one, two]
+    const plan = planInput([bottles[0]!, bottles[1] ?? two], {
+      title: `Piece ${i}`,
+      design: { school: { kind: 'own', ul: 16_000 } },
+    })
+    await studio.run((tx) => savePlan(tx, plan))
+    const pieceId = uuidv7()
+    ids.push(pieceId)
+    await studio.run((tx) =>
+      pourPlan(
+        tx,
+        {
+          requestId: uuidv7(),
+          planId: plan.id,
+          pieceId,
+          vesselId: uuidv7(),
+          takes: bottles.map((vesselId) => ({ vesselId, ul: 8_000 })),
+        },
+        new Date(Date.now() - (pieces - i) * 86_400_000),
+      ),
+    )
+    await studio.run((tx) =>
+      noteLook(
+        tx,
+        {
+          pieceId,
+          moment: 'dry',
+          revision: 0,
+          words: '',
+          rating: i % 2 ? 4 : 2,
+          weak: [],
+          best: null,
+          faults: i % 2 ? [] : [{ fault: 'craters', spots: ['middle'], much: 2 }],
+        },
+        null,
+      ),
+    )
+  }
+  return { studio, black, teal, flow, one, two, tube, ids }
+}
+
+describe('what is learned from, out of the books', () => {
+  it('knows of each piece its materials, lots, water, faults and rating', async () => {
+    const { studio, black, flow, tube, ids } = await poured(4)
+    const facts = await studio.run((tx) => pouredFacts(tx, SHIPPED))
+    expect(facts.map((f) => f.id)).toEqual([...ids].reverse())
+    const first = facts.find((f) => f.id === ids[0])!
+    expect(first).toMatchObject({ rating: 2, faults: ['craters'], isLookedAt: true, pouredUl: 16_000, cupShare: 1 })
+    expect(first.materials.reduce((s, m) => s + m.share, 0)).toBeCloseTo(1, 9)
+    expect(first.materials.find((m) => m.id === black)!.share).toBeCloseTo(1 / 6, 3)
+    expect(first.lots.map((l) => l.id)).toEqual([tube.lotId])
+    expect(facts.find((f) => f.id === ids[1])!.materials.some((m) => m.id === black)).toBe(false)
+    expect(first.materials[0]!.id).toBe(flow)
+  })
+  it('traces craters to the black, and to the tube and bottle that always went with it together', async () => {
+    const { studio, black, tube } = await poured(16)
+    const facts = await studio.run((tx) => pouredFacts(tx, SHIPPED))
+    const { factors, traced } = factorsOf(
+      facts,
+      'craters',
+      () => undefined,
+      (t) => t,
+    )
+    const [cause] = traceFault(traced, factors).causes
+    expect(cause!.keys).toEqual(expect.arrayContaining([`material ${black}`, `lot ${tube.lotId}`]))
+    expect(cause!.probability).toBeGreaterThan(0.6)
+  })
+  it('another studio has nothing to learn from', async () => {
+    await poured(2)
+    const other = await makeStudio()
+    expect(await other.run((tx) => pouredFacts(tx, SHIPPED))).toEqual([])
+    expect(await other.run(ratiosCame)).toEqual([])
+    expect(await other.run(pieceCosts)).toEqual([])
+    expect(await other.run(paintGoes)).toEqual([])
+  })
+})
+
+describe('where the paint goes', () => {
+  it('sums to what came in, material by material and line by line, and an undo puts it back', async () => {
+    const { studio, one, two, black } = await poured(6)
+    await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: two, ul: 5_000, note: '' }))
+    const thrown = await studio.run((tx) =>
+      discard(tx, { requestId: uuidv7(), vesselId: one, ul: 20_000, weigh: null, note: '' } as never),
+    )
+    const check = async () => {
+      const goes = await studio.run(paintGoes)
+      // Straight from the lines, without any of the query's own words.
+      const bare = await studio.run((tx) =>
+        tx.q<{ id: string; ul: number }>(
+          `select lot.material_id as id, sum(case when l.from_vessel_id is null then l.ul when l.to_vessel_id is null then -l.ul else 0 end)::bigint as ul
+           from movement_line l join lot on lot.studio_id = l.studio_id and lot.id = l.lot_id where l.studio_id = $1 group by 1`,
+          [tx.studioId],
+        ),
+      )
+      for (const { id, ul } of bare) {
+        const m = goes.find((g) => g.id === id)!
+        expect(Object.values(m.places).reduce((s, x) => s + x, 0)).toBe(ul)
+        expect(m.boughtUl + m.foundUl).toBe(ul)
+      }
+      return goes.find((g) => g.id === black)!
+    }
+    const before = await check()
+    // 8 ml of it thrice, to the microlitre: what cannot be split evenly goes to the larger part.
+    expect(Math.abs(before.places['on pieces']! - 8_000)).toBeLessThanOrEqual(3)
+    expect(before.places['thrown away']).toBeGreaterThan(6_000)
+    expect(before.places['in stock']).toBe(300_000)
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: thrown.movementId }))
+    expect((await check()).places['thrown away']).toBeUndefined()
+  })
+})
+
+describe('ratios and costs', () => {
+  it('tells what a mix is called from what went in', async () => {
+    const { studio, two } = await poured(1)
+    const ratios = await studio.run(ratiosCame)
+    const teal = ratios.find((r) => r.id === two)!
+    expect(teal.cameMedium).toBeCloseTo(2.05, 6)
+    expect(teal.cameWater).toBe(0)
+  })
+  it('costs the paint that is on it at the prices paid', async () => {
+    const { studio, ids } = await poured(1)
+    const [cost] = await studio.run(pieceCosts)
+    expect(cost!.id).toBe(ids[0])
+    // 8 ml of black mix: a third paint at 5 a ml… 2500 ÷ 500 ml; two thirds medium at 1 a ml. The teal has no price.
+    expect(cost!.paintMinor).toBeCloseTo((8 / 3) * 5 + (16 / 3) * 1 + 8 * (410 / 610) * 1, 0)
+    expect(cost!.unpricedUl).toBeGreaterThan(2_000)
+    expect(cost!.wasteMinor).toBe(0)
+  })
+})
