@@ -63,10 +63,10 @@ describe('the demo studio', () => {
     expect(materials.filter((m) => m.kind === 'paint')).toHaveLength(60)
     expect(materials.filter((m) => m.kind === 'medium')).toHaveLength(8)
     const all = [...(await run((tx) => rackBottles(tx, false))), ...(await run((tx) => rackBottles(tx, true)))]
-    expect(all.filter((b) => !b.isJar)).toHaveLength(30)
+    expect(all.filter((b) => !b.isJar)).toHaveLength(36)
     expect(all.filter((b) => b.isJar)).toHaveLength(1)
     const pieces = await run(listPieces)
-    expect(pieces).toHaveLength(14)
+    expect(pieces).toHaveLength(46)
     expect(pieces.some((p) => p.faults.length > 0)).toBe(true)
     expect(
       pieces.some((p) => p.photos.some((f) => f.moment === 'wet') && p.photos.some((f) => f.moment === 'dry')),

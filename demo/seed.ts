@@ -21,6 +21,7 @@ import { measureFormula, saveFormula } from '@/db/formulas/formulas'
 import { SHIPPED } from '@/core/technique/techniques'
 import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
 import type { Surface } from '@/core/surface/shapes'
+import { findBottle } from '@/db/bottles/read'
 import { findPlan } from '@/db/plans/read'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 import { findMaterial, inputOf } from '@/db/materials/read'
@@ -41,6 +42,7 @@ import { MEASURED, measuredKey, pictureOf, toldOfPlan } from './pictures'
 import { WHOLE } from '@/core/surface/homography'
 import { keepMeasures } from '@/db/pieces/photos'
 import type { MeasuredInput } from '@/db/pieces/measuresSchema'
+import { canalStudies, cardTrials, EARLIER } from './studies'
 import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
@@ -52,6 +54,7 @@ const MEMBERS = [
 ]
 /** Counted containers: name, how many, days ago of the first. */
 const CONTAINERS: readonly (readonly [string, number, number])[] = [
+  ['Lamp Soot', 1, 240],
   ['Sluice White', 2, 140],
   ['Ferry Navy', 2, 120],
   ['Canal Teal', 2, 118],
@@ -99,6 +102,9 @@ export async function seedDemo(now: Date): Promise<boolean> {
     const made = await colours(by, materials, at)
     const bottles = await rack(by, materials, made, at)
     const works = await room(by(), at)
+    await canalStudies(by, bottles, at)
+    await emptied(by, bottles, at)
+    await cardTrials(by, materials)
     await pours(by, bottles, works, at)
     for (const plan of plansAhead(bottles, works)) await savePlan(by(), plan)
     await consistency(by, materials, bottles, at)
@@ -308,8 +314,17 @@ async function rack(
   at: (d: number) => Date,
 ): Promise<Map<string, string>> {
   const bottles = new Map<string, string>()
-  for (const b of BOTTLES) bottles.set(b.label, await mix(by(), ids, b, made.get(b.label), at))
+  for (const b of [...EARLIER, ...BOTTLES]) bottles.set(b.label, await mix(by(), ids, b, made.get(b.label), at))
   return bottles
+}
+
+/** What was left of the bottles of the studies was thrown away. */
+async function emptied(by: () => Tx, bottles: ReadonlyMap<string, string>, at: (d: number) => Date): Promise<void> {
+  for (const b of EARLIER) {
+    const tx = by()
+    const { ul } = await findBottle(tx, bottles.get(b.label)!)
+    if (ul > 0) await discard(tx, { requestId: uuidv7(), vesselId: bottles.get(b.label)!, note: 'old', at: at(120) })
+  }
 }
 
 async function mix(

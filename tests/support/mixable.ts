@@ -20,6 +20,7 @@ export const mixable = (id: string, more: Partial<Material> = {}): Material => (
   solids: 0.38,
   pigmentShare: 0.15,
   grade: '',
+  badLot: '',
   waterShare: 0,
   priceMinor: null,
   containerUl: 60_000,

@@ -33,6 +33,7 @@ export const planBottle = (id: string, more: Partial<PlanBottle> = {}): PlanBott
   solids: 0.3,
   waterOfPaint: 0.2,
   costPerMl: 10,
+  badLots: [],
   paints: [],
   ...more,
 })

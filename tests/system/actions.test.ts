@@ -6,7 +6,7 @@ import { sentForm, typedPaint } from '../support/typed'
 import { endPool } from '@/db/base/pool'
 import { withStudio } from '@/db/base/withStudio'
 import { bookMixAction } from '@/stations/bench/actions'
-import { saveRulesAction } from '@/stations/notebook/actions'
+import { saveRulesAction } from '@/stations/studio/actions'
 import { notePairAction, saveMaterialAction } from '@/stations/paints/actions'
 import { previewAction } from '@/stations/paints/exchange/actions'
 import {

@@ -26,5 +26,7 @@ export interface PlanBottle extends Read {
   /** Minor units of a ml. */
   readonly costPerMl: number
   /** Its paints, with their share of the colour, 0–1. */
+  /** What is wrong with containers it was mixed from. */
+  readonly badLots: readonly { readonly name: string; readonly flag: string }[]
   readonly paints: readonly { readonly id: string; readonly share: number }[]
 }

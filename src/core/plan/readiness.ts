@@ -32,6 +32,7 @@ export const CONCERNS = [
   'no silicone',
   'barred',
   'unsure',
+  'bad container',
 ] as const
 export type ConcernKind = (typeof CONCERNS)[number]
 
@@ -127,6 +128,12 @@ export function readiness(b: PlanBottle, a: Asked, date: (ms: number) => string,
       'no silicone',
       'No silicone in it',
       `${a.technique.name} lives from it. Add one drop for a small cup, or choose another look.`,
+    )
+  for (const { name, flag } of b.badLots)
+    add(
+      'bad container',
+      `${name}: bad container`,
+      `It holds ${name} from a container that was flagged: ${flag}. Try it on card first, or mix it anew from another.`,
     )
   if (b.off !== null && b.off > UNSURE)
     add(

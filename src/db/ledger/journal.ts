@@ -15,8 +15,19 @@ export interface JournalEntry {
   readonly undone: boolean
 }
 
+/** What of a journal is wanted: one kind of movement, and what came before a movement that is known. */
+export interface JournalPage {
+  readonly kind?: MovementKind | undefined
+  readonly before?: string | undefined
+}
+
 /** Movements of one vessel, or of the whole studio, newest first. */
-export function journal(tx: Tx, vesselId: string | null, most = 100): Promise<JournalEntry[]> {
+export function journal(
+  tx: Tx,
+  vesselId: string | null,
+  most = 100,
+  { kind, before }: JournalPage = {},
+): Promise<JournalEntry[]> {
   return tx.q<JournalEntry>(
     `select m.id, m.kind, m.at, m.note, a.name as by, t.ul, t.places,
        exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id) as undone
@@ -33,7 +44,9 @@ export function journal(tx: Tx, vesselId: string | null, most = 100): Promise<Jo
      where m.studio_id = $1 and ($2::uuid is null or exists (
        select from movement_line l where l.studio_id = m.studio_id and l.movement_id = m.id
          and (l.from_vessel_id = $2 or l.to_vessel_id = $2)))
+       and ($4::text is null or m.kind = $4)
+       and ($5::uuid is null or (m.at, m.id) < (select b.at, b.id from movement b where b.studio_id = $1 and b.id = $5))
      order by m.at desc, m.id desc limit $3`,
-    [tx.studioId, vesselId, most],
+    [tx.studioId, vesselId, most, kind ?? null, before ?? null],
   )
 }

@@ -28,6 +28,8 @@ export interface Material {
   readonly pigmentShare: number
   /** Grade of a paint; '' where nobody has said, or of what is none. */
   readonly grade: string
+  /** What is wrong with a container of it that is in use; '' where nothing is. */
+  readonly badLot: string
   readonly waterShare: number
   readonly priceMinor: number | null
   readonly containerUl: number | null
@@ -44,7 +46,7 @@ export interface Material {
 export function listMixable(tx: Tx): Promise<Material[]> {
   return tx.q<Material>(
     `with held as (
-       select l.material_id, sum(c.ul)::bigint as ul
+       select l.material_id, sum(c.ul)::bigint as ul, string_agg(nullif(l.flag, ''), '; ') filter (where c.ul > 0) as flag
        from lot l
        join vessel_content c on c.studio_id = l.studio_id and c.vessel_id = l.container_id and c.lot_id = l.id
        where l.studio_id = $1 and l.tracked and l.finished_at is null group by l.material_id
@@ -54,7 +56,7 @@ export function listMixable(tx: Tx): Promise<Material[]> {
      )
      select m.id, m.kind, m.name, m.maker, p.body, p.sheen, p.swatch_hex as hex, p.strength, p.opacity, p.contrast_ratio as "contrastRatio",
        p.optics, p.optics_sigma as sigma, p.optics_known as known,
-       coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare", coalesce(p.grade, '') as grade,
+       coalesce(p.pigments, '{}') as pigments, m.density_g_per_ml as "densityGPerMl", m.solids, m.pigment_share as "pigmentShare", coalesce(p.grade, '') as grade, coalesce(held.flag, '') as "badLot",
        m.water_share as "waterShare", m.price_minor as "priceMinor", m.container_ul as "containerUl",
        held.ul as "onHandUl", coalesce(avoided.list, '[]') as flags, m.thinner, d.kind as "mediumKind"
      from material m
@@ -82,7 +84,7 @@ export function listBases(tx: Tx): Promise<Material[]> {
   return tx.q<Material>(
     `select b.vessel_id as id, 'medium' as kind, v.label as name, 'base on the rack' as maker, null as body, b.sheen, null as hex,
        null as strength, null as opacity, null as "contrastRatio", null as optics, null as sigma, null as known, '{}'::text[] as pigments,
-       t.density as "densityGPerMl", t.solids, t.pigment as "pigmentShare", '' as grade, t.water as "waterShare", t.minor as "priceMinor", t.ul as "containerUl", t.ul as "onHandUl",
+       t.density as "densityGPerMl", t.solids, t.pigment as "pigmentShare", '' as grade, '' as "badLot", t.water as "waterShare", t.minor as "priceMinor", t.ul as "containerUl", t.ul as "onHandUl",
        '[]'::jsonb as flags, null as thinner, null as "mediumKind", true as "inBottle"
      from bottle b
      join vessel v on v.studio_id = b.studio_id and v.id = b.vessel_id

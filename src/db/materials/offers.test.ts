@@ -7,7 +7,7 @@ import { onHand } from './onHand'
 import { listSurfaces } from '@/db/surfaces/read'
 import { moveSurfaces, putSurfaceAway, saveSurface } from '@/db/surfaces/write'
 import { NO_RULES } from '@/core/mix/houseRules'
-import { leagueEntries } from '@/stations/paints/stock/leagueEntries'
+import { leagueEntries } from '@/db/materials/leagueEntries'
 import { allOffers, containersOf, offersOf, paceOf, pricedMediums, pricedPaints } from './prices'
 import { dropOffer, saveOffer } from './offers'
 

@@ -14,13 +14,15 @@ export interface ContainerRow {
   readonly unsealedAt: string | null
   readonly finishedAt: string | null
   readonly leftUl: number
+  /** What is wrong with it; '' where it is sound. */
+  readonly flag: string
 }
 
 /** Bought containers of a material: those in use first, newest first. */
 export function containersOf(tx: Tx, materialId: string): Promise<ContainerRow[]> {
   return tx.q<ContainerRow>(
     `select l.id as "lotId", v.id as "vesselId", v.label, l.size_ul as "sizeUl", l.price_minor as "priceMinor",
-       l.opened_at as "boughtAt", l.unsealed_at as "unsealedAt", l.finished_at as "finishedAt", c.ul as "leftUl"
+       l.opened_at as "boughtAt", l.unsealed_at as "unsealedAt", l.finished_at as "finishedAt", c.ul as "leftUl", l.flag
      from lot l
      join vessel v on v.studio_id = l.studio_id and v.id = l.container_id
      join vessel_content c on c.studio_id = l.studio_id and c.vessel_id = l.container_id and c.lot_id = l.id

@@ -1,7 +1,6 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { TRIAL_KINDS } from '@/core/learning/trial'
 import { EFFECTS } from '@/core/mix/mediumEffects'
-import { PAIR_VERDICTS } from '@/core/colour/pairVerdicts'
 import { CELL_HABITS, DRY_SHINES, GRADES, SHOWS_BENEATH } from '@/core/paint/pouring'
 import { idSchema } from '../base/idSchema'
 import { techniqueKey } from '../techniques/schema'
@@ -93,12 +92,6 @@ export const effectBackSchema = object({
   mediumId: idSchema,
   effect: string().oneOf(EFFECTS, 'Choose the effect.').required(),
   value: number().min(0, 'An effect lies between 0 and 3.').max(3, 'An effect lies between 0 and 3.').required(),
-})
-export const pairBackSchema = object({
-  paintId: idSchema,
-  otherId: idSchema,
-  verdict: string().oneOf(PAIR_VERDICTS, 'Choose what the pair does.').required(),
-  note: string().trim().max(400).default(''),
 })
 export const houseWordSchema = object({
   id: idSchema,

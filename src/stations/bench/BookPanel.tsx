@@ -50,6 +50,11 @@ export function BookPanel({
     const says = paint && flagAgainst(paint.flags, typed.role)
     return says ? [`${paint.name}: ${says}.`] : []
   })
+  const badLots = [...new Set(view.lines.map((l) => l.material))].flatMap((m) =>
+    m.badLot
+      ? [`A container of ${m.name} in use is flagged as bad: ${m.badLot}. Try it on card, or take another.`]
+      : [],
+  )
   const careful = view.lines.some((l) => needsPigmentCare(l.material.pigments))
   const usualUl = usualSizeUl(view.totalUl)
 
@@ -134,7 +139,7 @@ export function BookPanel({
       {view.cost.unpricedUl > 0 ? (
         <p className="muted">{formatMl(view.cost.unpricedUl)} have no price yet and are not in the sum.</p>
       ) : null}
-      {avoided.map((a) => (
+      {[...avoided, ...badLots].map((a) => (
         <Notice key={a} kind="warning">
           {a}
         </Notice>

@@ -11,7 +11,7 @@ const name = (month: string) =>
   new Date(`${month}-15T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' })
 
 /** Litres poured (dark) and thrown away (hatched light) by month; the same numbers stand below as text. */
-export function PouredByMonth({ months }: { months: MonthPoured[] }) {
+export function PouredByMonth({ months }: { months: readonly MonthPoured[] }) {
   return (
     <>
       <div className="chart" style={{ height: 190 }}>

@@ -1,16 +1,33 @@
 'use server'
 
-import { dropDropperSchema, countDropsSchema, takeDropperSchema } from '@/db/people/dropperSchema'
-import { countDrops, dropDropper, takeDropper } from '@/db/people/droppers'
-import { saveStudio } from '@/db/people/houseRules'
-import { studioSchema } from '@/db/people/studioSchema'
+import { noteEffect, notePouring } from '@/db/materials/learned'
+import { pairNoteSchema } from '@/db/materials/schema'
+import { notePair } from '@/db/materials/write'
+import { sayHouseWord } from '@/db/people/houseWords'
+import {
+  effectBackSchema,
+  endTrialSchema,
+  houseWordSchema,
+  pouringBackSchema,
+  trialPieceSchema,
+  trialSchema,
+  trialWordsSchema,
+} from '@/db/trials/schema'
+import { beginTrial, endTrial, placeTrialPiece, sayOfTrial } from '@/db/trials/write'
 import { change } from '@/server/change'
+import { perform } from '@/server/perform'
 
-/** Saves the studio's own: name, units, water school, currency. */
-export const saveRulesAction = async (input: unknown) => change(studioSchema, input, saveStudio)
+/** Begins a trial. */
+export const beginTrialAction = async (input: unknown) => change(trialSchema, input, beginTrial)
+/** Puts a piece for an arm of a repeat, or takes it out. */
+export const placeTrialPieceAction = async (input: unknown) => change(trialPieceSchema, input, placeTrialPiece)
+/** Keeps what one person says. */
+export const sayOfTrialAction = async (input: unknown) => change(trialWordsSchema, input, sayOfTrial)
+/** Ends a trial with what it said, or opens it again. */
+export const endTrialAction = async (input: unknown) => perform(endTrialSchema, input, endTrial)
 
-/** Keeps how large a drop is, by drops counted into a weighed cup. */
-export const countDropsAction = async (input: unknown) => change(countDropsSchema, input, countDrops)
-/** Takes a dropper into use for its liquid, or the start value again. */
-export const takeDropperAction = async (input: unknown) => change(takeDropperSchema, input, takeDropper)
-export const dropDropperAction = async (input: unknown) => change(dropDropperSchema, input, dropDropper)
+/** Writes back what was learned: an effect of a medium, how a paint pours, a word on a pair, a rule. */
+export const noteEffectAction = async (input: unknown) => change(effectBackSchema, input, noteEffect)
+export const notePouringAction = async (input: unknown) => change(pouringBackSchema, input, notePouring)
+export const notePairBackAction = async (input: unknown) => change(pairNoteSchema, input, notePair)
+export const sayHouseWordAction = async (input: unknown) => change(houseWordSchema, input, sayHouseWord)

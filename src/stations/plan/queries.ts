@@ -57,6 +57,7 @@ function planBottle(b: BottleFull, portions: readonly LotPortion[], { water }: S
     solids: mean((p) => p.solids, 0.3),
     waterOfPaint: sum('paint') > 0 ? sum('water') / sum('paint') : 0,
     costPerMl: b.ul > 0 ? (costOf(portions).minor * 1000) / b.ul : 0,
+    badLots: portions.flatMap((p) => (p.lotFlag ? [{ name: p.material, flag: p.lotFlag }] : [])),
     paints: b.recipe.paints.map((m) => ({ id: m.materialId, share: parts > 0 ? m.parts / parts : 0 })),
   }
 }

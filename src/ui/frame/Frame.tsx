@@ -103,9 +103,14 @@ export function Frame({
             ))}
           </nav>
           <div className={styles.who}>
-            <span className={styles.whoStudio} title={studio.name}>
+            <Link
+              href="/studio"
+              className={styles.whoStudio}
+              title={`${studio.name}: house rules, droppers`}
+              prefetch={false}
+            >
               {studio.name}
-            </span>
+            </Link>
             <span className={styles.whoPerson}>
               <Link href="/account" className={styles.whoName} prefetch={false}>
                 {person}

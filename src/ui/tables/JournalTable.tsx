@@ -8,7 +8,8 @@ import { dayAndTime } from './dates'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 
-const WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
+/** Kinds of movements in words. */
+export const MOVED_WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
   purchase: 'Bought',
   mix: 'Mixed',
   'top-up': 'Topped up',
@@ -34,7 +35,7 @@ export function JournalTable({
   undo,
   signed,
 }: {
-  entries: JournalEntry[]
+  entries: readonly JournalEntry[]
   zone: string
   undo: (input: unknown) => Promise<Answer<null>>
   signed: boolean
@@ -60,7 +61,7 @@ export function JournalTable({
             <tr key={e.id} style={e.undone ? { textDecoration: 'line-through' } : undefined}>
               <td>{dayAndTime(e.at, zone)}</td>
               <td>
-                {WORDS[e.kind]}
+                {MOVED_WORDS[e.kind]}
                 {e.note ? <small className="muted"> · {e.note}</small> : null}
                 {e.by ? <small className="muted"> · {e.by}</small> : null}
               </td>
@@ -74,7 +75,7 @@ export function JournalTable({
                   <Button
                     size="small"
                     disabled={pending}
-                    aria-label={`Undo: ${WORDS[e.kind]} ${formatMl(Math.abs(e.ul))}`}
+                    aria-label={`Undo: ${MOVED_WORDS[e.kind]} ${formatMl(Math.abs(e.ul))}`}
                     onClick={() => send((requestId) => undo({ requestId, movementId: e.id }), undefined, 'Undone')}
                   >
                     Undo

@@ -32,7 +32,10 @@ export function TraceTable({ portions, currency, zone }: { portions: LotPortion[
                 </span>
               </span>
             </td>
-            <td>{p.tracked ? `${p.lotLabel}, ${day(p.openedAt, zone)}` : 'untracked supply'}</td>
+            <td>
+              {p.tracked ? `${p.lotLabel}, ${day(p.openedAt, zone)}` : 'untracked supply'}
+              {p.lotFlag ? <b className="block">Bad container: {p.lotFlag}</b> : null}
+            </td>
             <td className="num">{((100 * p.ul) / total).toFixed(1)} %</td>
             <td className="num">{(p.ul / 1000).toFixed(3)}</td>
             <td className="num">{p.priceMinor === null ? 'no price' : formatMoney(costOf([p]).minor, currency)}</td>

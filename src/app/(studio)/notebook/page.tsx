@@ -1,21 +1,10 @@
 import type { Metadata } from 'next'
-import { journal, pouredByMonth } from '@/db/ledger'
-import { listDroppers } from '@/db/people/droppers'
-import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
-import { Notebook } from '@/stations/notebook/Notebook'
+import { QuestionList } from '@/stations/notebook/QuestionList'
+import { shortAnswers } from '@/stations/notebook/shortAnswers'
 
 export const metadata: Metadata = { title: 'Notebook' }
 
 export default async function NotebookPage() {
-  const props = await inStudio(async (tx) => {
-    const studio = await studioFacts(tx)
-    return {
-      entries: await journal(tx, null, 60),
-      months: await pouredByMonth(tx, studio.zone),
-      studio,
-      droppers: await listDroppers(tx),
-    }
-  })
-  return <Notebook {...props} />
+  return <QuestionList answers={await inStudio((tx) => shortAnswers(tx, new Date()))} />
 }

@@ -9,6 +9,7 @@ import { parseMassMg, parseVolumeUl, type UnitSystem } from '@/core/quantity/par
 import { day } from '@/ui/tables/dates'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
+import { flagLotAction } from '@/server/flagLotAction'
 import { finishContainerAction, reopenContainerAction, unsealContainerAction, weighContainerAction } from './actions'
 import { BuyForm, type BoughtMaterial } from './BuyForm'
 import type { ContainerRow } from '@/db/materials/prices'
@@ -61,6 +62,7 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
                       : c.leftUl < c.sizeUl
                         ? 'in use'
                         : 'sealed'}
+                  <LotFlag lotId={c.lotId} flag={c.flag} />
                 </td>
                 <td>
                   <ContainerButtons
@@ -77,6 +79,44 @@ export function ContainerPanel({ material, containers, currency, zone, units }: 
       )}
       <BuyForm material={material} owned={containers.length} currency={currency} units={units} />
     </section>
+  )
+}
+
+/** What is wrong with a container, typed in place: it is said of every mix that takes from it. */
+function LotFlag({ lotId, flag }: { lotId: string; flag: string }) {
+  const { send, pending, refusal } = useSend<null>()
+  const [typed, setTyped] = useState<string>()
+  const keep = () =>
+    send(
+      () => flagLotAction({ lotId, flag: typed ?? '' }),
+      () => setTyped(undefined),
+      'Noted',
+    )
+  if (typed === undefined)
+    return (
+      <span className="block">
+        {flag ? <b>Bad: {flag} </b> : null}
+        <button type="button" className="plain" onClick={() => setTyped(flag)}>
+          {flag ? 'Change' : 'Flag as bad'}
+        </button>
+      </span>
+    )
+  return (
+    <span className="block">
+      <Input
+        autoFocus
+        aria-label="What is wrong with this container"
+        placeholder="lumps, craters; empty: it is sound"
+        value={typed}
+        maxLength={400}
+        onChange={(e) => setTyped(e.target.value)}
+        onPressEnter={keep}
+      />
+      <Button onClick={keep} loading={pending}>
+        Keep
+      </Button>
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+    </span>
   )
 }
 

@@ -13,7 +13,7 @@ import { parseSize } from '@/core/quantity/size'
 import { pourUl } from '@/core/surface/coverage'
 import { Chip } from '@/ui/pictures/Drawdown'
 import type { PricedMedium } from '@/db/materials/prices'
-import { ratioText, type PaintEntry } from './leagueEntries'
+import { ratioText, type PaintEntry } from '@/db/materials/leagueEntries'
 import stockStyles from './stock.module.css'
 import paintsStyles from '../paints.module.css'
 

@@ -7,7 +7,7 @@ import { league } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { Chip } from '@/ui/pictures/Drawdown'
-import { ratioText, type PaintEntry } from './leagueEntries'
+import { ratioText, type PaintEntry } from '@/db/materials/leagueEntries'
 import type { PricedMedium } from '@/db/materials/prices'
 import styles from './stock.module.css'
 

@@ -322,7 +322,13 @@ export function PlanDesk({
             change={setSurface}
             onRemove={draft.surfaces.length > 1 ? removeSurface : null}
           />
-          <AmountFields draft={draft} worked={worked} learned={facts.learned} edges={planned ? edgesOf(planned.surface) : 0} change={change} />
+          <AmountFields
+            draft={draft}
+            worked={worked}
+            learned={facts.learned}
+            edges={planned ? edgesOf(planned.surface) : 0}
+            change={change}
+          />
         </section>
         <div className={styles.cupColumn}>
           <div className={styles.tabs}>

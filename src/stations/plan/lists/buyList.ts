@@ -1,13 +1,12 @@
 import { dealsOf, type Bought, type Shelved } from '@/core/purchase/buying'
 import { offerRhythm } from '@/core/purchase/rhythm'
-import { planAmounts, needs } from '@/core/plan/amounts'
-import { addMaterials } from '@/core/plan/materialNeeds'
 import { bottlesInUse } from '@/db/bottles/read'
 import { listFormulas } from '@/db/formulas/formulas'
 import { allOffers, type OfferRow } from '@/db/materials/prices'
 import { allMaterials, type MaterialRow } from '@/db/materials/read'
 import { onHand } from '@/db/materials/onHand'
 import { listPlans, type PlanWithParts } from '@/db/plans/read'
+import { wantedMaterials, type Unread } from '@/db/plans/wanted'
 import { listSurfaces } from '@/db/surfaces/read'
 import type { Tx } from '@/db/base/withStudio'
 import { cheapestCover } from '@/server/cheapest'
@@ -38,12 +37,8 @@ export interface BuyList {
     readonly onHand: number
     readonly eachMinor: number | null
   }[]
-  /** Recipes that are not mixed yet: what they take is read at the bench. */
-  readonly unread: readonly { readonly label: string; readonly ul: number }[]
+  readonly unread: readonly Unread[]
 }
-
-/** Medium for one part of paint where a formula says nothing of it. Start value of Fika; the bench asks. */
-const FORMULA_MEDIUM = 2
 
 /** Facts of a buying list, read in one transaction; worked out by `buyList`. */
 export async function buyFacts(tx: Tx) {
@@ -70,32 +65,7 @@ export async function buyList(
   today: string,
   now: Date,
 ): Promise<BuyList> {
-  const have = new Map(f.bottles.map((b) => [b.id, b.ul]))
-  const materials = new Map<string, number>()
-  const unread: BuyList['unread'][number][] = []
-  const parts = chosen.flatMap((p) => planAmounts(p.design).parts)
-  for (const { of, shortUl } of needs(parts, have)) {
-    if (shortUl === 0) continue
-    const bottle = f.bottles.find((b) => of.kind === 'bottle' && b.id === of.id)
-    if (bottle) addMaterials(materials, bottle.recipe, shortUl)
-    else if (of.kind === 'formula') {
-      const paints = f.formulas.find((x) => x.id === of.id)?.versions[0]?.parts ?? []
-      addMaterials(
-        materials,
-        {
-          paints: paints.map((p) => ({ materialId: p.paintId, parts: p.parts })),
-          paintParts: 1,
-          mediums: [],
-          water: { materialId: '', parts: FORMULA_MEDIUM },
-        },
-        shortUl,
-      )
-    } else
-      unread.push({
-        label: chosen.flatMap((p) => p.parts).find((p) => p.of.id === of.id)?.label ?? 'a bottle emptied since',
-        ul: shortUl,
-      })
-  }
+  const { materials, unread } = wantedMaterials(f, chosen)
   const shelf = shelfOf(f, today)
   const wanted = [...materials].flatMap(([id, needUl]) => {
     const m = f.materials.find((x) => x.id === id)

@@ -12,7 +12,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { useAttempt } from '@/ui/hooks/useAttempt'
 import { useSend } from '@/ui/hooks/useSend'
 import { countDropsAction, dropDropperAction, takeDropperAction } from './actions'
-import styles from './notebook.module.css'
+import styles from './studio.module.css'
 
 /** What a liquid weighs where nobody has said it, g/ml: water as it is, thinned paint and silicone oil from memory. */
 const USUAL_DENSITY: Readonly<Record<Drip, string>> = { water: '0.998', paint: '1.1', oil: '0.97' }

@@ -3,7 +3,7 @@ import { usualWater, type WaterRule } from '@/core/mix/waterLimit'
 import { formatRatio } from '@/core/quantity/ratio'
 import { offerCount, offerTotal, offerWords } from '@/core/purchase/offers'
 import type { LeagueEntry } from '@/core/purchase/league'
-import type { OfferRow, PricedPaint } from '@/db/materials/prices'
+import type { OfferRow, PricedPaint } from './prices'
 
 export interface PaintEntry extends LeagueEntry {
   readonly words: string

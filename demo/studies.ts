@@ -1,0 +1,177 @@
+import { v7 as uuidv7 } from 'uuid'
+import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
+import { SHIPPED } from '@/core/technique/techniques'
+import type { Surface } from '@/core/surface/shapes'
+import { pourUl } from '@/core/surface/coverage'
+import type { Tx } from '@/db/base/withStudio'
+import { wasteRunOff } from '@/db/ledger'
+import { pourPlan } from '@/db/pieces/pour'
+import { noteLook, notePiece } from '@/db/pieces/write'
+import { savePlan } from '@/db/plans/write'
+import { beginTrial, endTrial, sayOfTrial } from '@/db/trials/write'
+import { studies, type Study } from '../tests/support/learning/studies'
+import { planOf } from './plans'
+import type { DemoBottle } from './work'
+
+const flow = [['Kvarnby Flow', 1]] as const
+const both = [
+  ['Kvarnby Flow', 1],
+  ['Torvald Gloss 40', 1],
+] as const
+
+/** Bottles the studies of last year were poured from, by the colour they are in the simulation; empty since. */
+// prettier-ignore
+export const EARLIER: readonly (DemoBottle & { readonly colour: string })[] = [
+  { colour: 'black', label: 'Soot black, spring', formula: [['Lamp Soot', 1]], mediums: both, ratio: [1, 3, 0.3], ml: 250, holds: 355, daysAgo: 236 },
+  { colour: 'navy', label: 'Ferry navy, spring', formula: [['Ferry Navy', 1]], mediums: both, ratio: [1, 2, 0.2], ml: 420, holds: 480, daysAgo: 235 },
+  { colour: 'teal', label: 'Canal teal, spring', formula: [['Canal Teal', 1]], mediums: flow, ratio: [1, 2.6, 0.2], ml: 420, holds: 480, daysAgo: 234 },
+  { colour: 'white', label: 'Sluice white, spring', formula: [['Sluice White', 1]], mediums: flow, ratio: [1, 2, 0.25], ml: 420, holds: 480, daysAgo: 233 },
+  { colour: 'gold', label: 'Lamp gold, spring', formula: [['Old Gold', 1]], mediums: both, ratio: [1, 1.5, 0.1], ml: 420, holds: 480, daysAgo: 233 },
+  { colour: 'plum', label: 'Plum, spring', formula: [['Plum Shed', 1]], mediums: flow, ratio: [1, 3, 0.3], ml: 420, holds: 480, daysAgo: 232 },
+]
+const COUNT = 32
+const FIRST_DAY = 228
+const EVERY_DAYS = 3
+const PANEL: Surface = { shape: 'rectangle', lengthMm: 150, widthMm: 200, edgeMm: 12, count: 1 }
+const EDGES = (2 * 12 * (150 + 200)) / (150 * 200)
+const SEED = 4
+/** What each study's panel cost, minor units. */
+const PANEL_MINOR = 190
+const NEXT: readonly string[] = [
+  'leave the black out',
+  'a drop thinner',
+  'two minutes longer before tilting',
+  'smaller cup, higher',
+]
+
+/** A year of studies, made up by the simulation the learning is tested with: the black craters, thick films craze. */
+export async function canalStudies(
+  by: () => Tx,
+  bottles: ReadonlyMap<string, string>,
+  at: (daysAgo: number) => Date,
+): Promise<void> {
+  const vessel = new Map(EARLIER.map((b) => [b.colour, bottles.get(b.label)!]))
+  const made = studies(SEED, COUNT, [...vessel.keys()], EDGES)
+  for (const [i, study] of made.entries()) await pourStudy(by(), i, study, vessel, at)
+}
+
+async function pourStudy(
+  tx: Tx,
+  i: number,
+  study: Study,
+  vessel: ReadonlyMap<string, string>,
+  at: (daysAgo: number) => Date,
+): Promise<void> {
+  const daysAgo = FIRST_DAY - EVERY_DAYS * i
+  const title = `Canal study ${i + 1}`
+  const pouredUl = Math.round(study.ofRule * pourUl(PANEL, { kind: 'rule-of-28' }))
+  const design = simpleDesign(
+    {
+      surface: PANEL,
+      kind: SHIPPED.of(study.technique).cups[0],
+      eachMinor: PANEL_MINOR,
+      cup: study.colours.map((c, k) => ({ of: ofBottle(vessel.get(c)!), share: k === 0 ? 2 : 1 })),
+    },
+    uuidv7,
+  )
+  const plan = planOf(title, study.technique, null, 'test', { ...design, school: { kind: 'own', ul: pouredUl } })
+  await savePlan(tx, plan)
+  const [pieceId, vesselId] = [uuidv7(), uuidv7()]
+  const parts = study.colours.map((_, k) => (k === 0 ? 2 : 1))
+  const sum = parts.reduce((s, p) => s + p, 0)
+  const takes = study.colours.map((c, k) => ({
+    vesselId: vessel.get(c)!,
+    ul: Math.round((pouredUl * parts[k]!) / sum),
+  }))
+  const pouredAt = at(daysAgo)
+  await pourPlan(tx, { requestId: uuidv7(), planId: plan.id, pieceId, vesselId, takes, findRest: true }, pouredAt)
+  const total = takes.reduce((s, t) => s + t.ul, 0)
+  await wasteRunOff(tx, {
+    requestId: uuidv7(),
+    from: [{ vesselId, ul: Math.round(total * (1 - study.kept)) }],
+    at: pouredAt,
+  })
+  await tx.q(`update piece set stayed_how = 'weighed' where studio_id = $1 and id = $2`, [tx.studioId, pieceId])
+  const sold = study.rating >= 4 && i % 3 === 0
+  await notePiece(tx, {
+    id: pieceId,
+    revision: 1,
+    title,
+    nextTime: i % 8 === 5 ? NEXT[(i >> 3) % NEXT.length]! : '',
+    up: 0,
+    fate: sold ? 'sold' : study.rating >= 3 ? 'keep' : 'scrap',
+    fateOn: null,
+    priceMinor: sold ? 3500 + 500 * study.rating : null,
+    fateTo: sold ? 'the lock-side market' : '',
+    fateReason: '',
+  })
+  await noteLook(
+    tx,
+    {
+      pieceId,
+      moment: 'dry',
+      revision: 0,
+      words: study.faults.length ? `Dry. ${study.faults.join(', ')}.` : 'Dry, clean.',
+      rating: study.rating,
+      weak: [],
+      best: null,
+      faults: study.faults.map((fault) => ({ fault, spots: [], much: 2 })),
+    },
+    null,
+    at(daysAgo - 4),
+  )
+}
+
+/** Two trials on cards: one that has said enough, one that has only begun. */
+export async function cardTrials(by: () => Tx, materials: ReadonlyMap<string, string>): Promise<void> {
+  const tx = by()
+  const shine = uuidv7()
+  await beginTrial(tx, {
+    id: shine,
+    question: 'Does gloss medium in the mix make the gold shine more?',
+    madeAs: 'cards',
+    constants: 'Same gold, same size, same spoon; looked at dry, raked light.',
+    criteria: ['gloss', 'cells'],
+    isBlind: true,
+    arms: [
+      { what: 'half gloss medium', materialId: materials.get('Torvald Gloss 40')! },
+      { what: 'conditioner only', materialId: null },
+    ],
+  })
+  const say = (trialId: string, who: string, criterion: string, rows: readonly (readonly [number, number])[]) =>
+    sayOfTrial(tx, {
+      trialId,
+      who,
+      words: rows.flatMap(([a, b], i) => [
+        { arm: 1, repeat: i + 1, criterion, value: a },
+        { arm: 2, repeat: i + 1, criterion, value: b },
+      ]),
+    })
+  // prettier-ignore
+  await say(shine, 'Ilse', 'gloss', [[3, 1], [3, 2], [2, 1], [3, 1], [3, 1], [2, 0]])
+  // prettier-ignore
+  await say(shine, 'Tobiah', 'gloss', [[3, 2], [2, 1], [3, 1], [2, 1], [3, 2], [3, 1]])
+  // prettier-ignore
+  await say(shine, 'Ilse', 'cells', [[1, 2], [2, 2], [1, 1], [2, 1], [1, 2], [1, 1]])
+  await endTrial(tx, {
+    id: shine,
+    revision: 1,
+    said: 'It shines, and costs no cells that we could see.',
+    isEnded: true,
+  })
+  const black = uuidv7()
+  await beginTrial(tx, {
+    id: black,
+    question: 'Does Lamp Soot make craters?',
+    madeAs: 'cards',
+    constants: 'Navy and white beside it, same cup, same hand.',
+    criteria: ['craters'],
+    isBlind: false,
+    arms: [
+      { what: 'with Lamp Soot', materialId: materials.get('Lamp Soot')! },
+      { what: 'without', materialId: null },
+    ],
+  })
+  // prettier-ignore
+  await say(black, 'Runa', 'craters', [[2, 0], [3, 0]])
+}
