@@ -355,7 +355,10 @@ async function mix(
     recipe,
     formula,
     poured: [
-      ...list.map((l, i) => ({ materialId: l.materialId, ul: amounts[i]! })),
+      ...list.map((l, i) => {
+        const isMedium = b.mediums.some(([name]) => ids.get(name) === l.materialId)
+        return { materialId: l.materialId, ul: Math.round(amounts[i]! * (isMedium ? (b.mediumOff ?? 1) : 1)) }
+      }),
       ...(recipe.drops ?? []).map((d) => ({
         materialId: d.materialId,
         ul: dropsUl({ materialId: d.materialId, per100Ml: d.parts, dropUl: START_DROPS.oil }, b.ml * 1000),

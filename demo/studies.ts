@@ -6,6 +6,7 @@ import { pourUl } from '@/core/surface/coverage'
 import type { Tx } from '@/db/base/withStudio'
 import { wasteRunOff } from '@/db/ledger'
 import { pourPlan } from '@/db/pieces/pour'
+import { noteCoat } from '@/db/pieces/finish'
 import { noteLook, notePiece } from '@/db/pieces/write'
 import { savePlan } from '@/db/plans/write'
 import { beginTrial, endTrial, sayOfTrial } from '@/db/trials/write'
@@ -24,17 +25,17 @@ const both = [
 export const EARLIER: readonly (DemoBottle & { readonly colour: string })[] = [
   { colour: 'black', label: 'Soot black, spring', formula: [['Lamp Soot', 1]], mediums: both, ratio: [1, 3, 0.3], ml: 250, holds: 355, daysAgo: 236 },
   { colour: 'navy', label: 'Ferry navy, spring', formula: [['Ferry Navy', 1]], mediums: both, ratio: [1, 2, 0.2], ml: 420, holds: 480, daysAgo: 235 },
-  { colour: 'teal', label: 'Canal teal, spring', formula: [['Canal Teal', 1]], mediums: flow, ratio: [1, 2.6, 0.2], ml: 420, holds: 480, daysAgo: 234 },
+  { colour: 'teal', label: 'Canal teal, spring', formula: [['Canal Teal', 1]], mediums: flow, ratio: [1, 2.6, 0.2], ml: 400, holds: 500, daysAgo: 234, mediumOff: 1.22 },
   { colour: 'white', label: 'Sluice white, spring', formula: [['Sluice White', 1]], mediums: flow, ratio: [1, 2, 0.25], ml: 420, holds: 480, daysAgo: 233 },
   { colour: 'gold', label: 'Lamp gold, spring', formula: [['Old Gold', 1]], mediums: both, ratio: [1, 1.5, 0.1], ml: 420, holds: 480, daysAgo: 233 },
-  { colour: 'plum', label: 'Plum, spring', formula: [['Plum Shed', 1]], mediums: flow, ratio: [1, 3, 0.3], ml: 420, holds: 480, daysAgo: 232 },
+  { colour: 'plum', label: 'Plum, spring', formula: [['Plum Shed', 1]], mediums: flow, ratio: [1, 3, 0.3], ml: 420, holds: 480, daysAgo: 232, mediumOff: 0.76 },
 ]
 const COUNT = 32
 const FIRST_DAY = 228
 const EVERY_DAYS = 3
 const PANEL: Surface = { shape: 'rectangle', lengthMm: 150, widthMm: 200, edgeMm: 12, count: 1 }
 const EDGES = (2 * 12 * (150 + 200)) / (150 * 200)
-const SEED = 4
+const SEED = 3
 /** What each study's panel cost, minor units. */
 const PANEL_MINOR = 190
 const NEXT: readonly string[] = [
@@ -105,6 +106,7 @@ async function pourStudy(
     fateTo: sold ? 'the lock-side market' : '',
     fateReason: '',
   })
+  if (sold) await varnished(tx, pieceId, at(daysAgo - 16))
   await noteLook(
     tx,
     {
@@ -120,6 +122,23 @@ async function pourStudy(
     null,
     at(daysAgo - 4),
   )
+}
+
+/** A coat of varnish on what was sold, a fortnight after the pour. */
+async function varnished(tx: Tx, pieceId: string, at: Date): Promise<void> {
+  await noteCoat(tx, {
+    id: uuidv7(),
+    pieceId,
+    kind: 'varnish',
+    product: 'Torvald Gloss Varnish',
+    lots: '',
+    coats: 2,
+    doneOn: at.toISOString().slice(0, 10),
+    cleanedSilicone: false,
+    allTheSame: false,
+    costMinor: 85,
+    words: '',
+  })
 }
 
 /** Two trials on cards: one that has said enough, one that has only begun. */

@@ -14,6 +14,8 @@ export interface DemoBottle {
   readonly role?: Role
   readonly restHours?: number
   readonly notes?: string
+  /** Medium that really went in ÷ what the ratio says: a hand that does not weigh. */
+  readonly mediumOff?: number
 }
 
 const flow = [['Kvarnby Flow', 1]] as const

@@ -18,6 +18,8 @@ export const emptyDesk = (now: number): DeskFacts => ({
   dried: [],
   learned: [],
   lessons: [],
+  keeps: [],
+  wouldTeach: [],
   houseWords: [],
   now,
 })

@@ -12,7 +12,15 @@ import * as consistency from '@/stations/bench/consistency/actions'
 import * as guide from '@/stations/bench/guide/actions'
 import * as recipes from '@/stations/bench/recipes/actions'
 import * as formulas from '@/stations/formulas/actions'
-import { countDropsAction, dropDropperAction, saveRulesAction, takeDropperAction } from '@/stations/studio/actions'
+import { flagLotAction } from '@/server/flagLotAction'
+import * as notebook from '@/stations/notebook/actions'
+import {
+  countDropsAction,
+  dropDropperAction,
+  dropHouseWordAction,
+  saveRulesAction,
+  takeDropperAction,
+} from '@/stations/studio/actions'
 import { WHOLE } from '@/core/surface/homography'
 import { keptMeasures } from './photo/keptMeasures'
 import * as paints from '@/stations/paints/actions'
@@ -196,6 +204,22 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
   value(await wall.noteCoatAction(coat))
   const product = { id: id(), pieceId: piece.pieceId, kind: 'paper', words: 'A print', madeOn: '2026-05-01' }
   value(await wall.noteByProductAction(product))
+  const trial = {
+    id: id(),
+    question: 'Does it crater?',
+    madeAs: 'pieces',
+    criteria: ['craters'],
+    arms: [{ what: 'with', materialId: paintId }, { what: 'without' }],
+  }
+  value(await notebook.beginTrialAction(trial))
+  value(await notebook.placeTrialPieceAction({ trialId: trial.id, arm: 1, repeat: 1, pieceId: piece.pieceId }))
+  const trialWord = { arm: 1, repeat: 1, criterion: 'craters', value: 2 }
+  value(await notebook.sayOfTrialAction({ trialId: trial.id, who: 'Ours', words: [trialWord] }))
+  const houseWord = { id: id(), words: 'Strain it.', trialId: trial.id }
+  value(await notebook.sayHouseWordAction(houseWord))
+  const medium = id()
+  const flow = { kind: 'medium', name: 'Flow', mediumKind: 'conditioner', densityGPerMl: 1, solids: 0.25 }
+  value(await paints.saveMaterialAction({ id: medium, revision: 0, material: flow }))
   const rehearsal = {
     id: id(),
     planId: open,
@@ -247,6 +271,10 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     measured,
     coat,
     product,
+    trial,
+    trialWord,
+    houseWord,
+    medium,
     rehearsal,
     run,
     bookedRun,
@@ -347,6 +375,16 @@ export const calls = (t: Things): readonly Call[] => {
     ['removeByProductAction', 'nothing', () => wall.removeByProductAction({ id: t.product.id })],
     ['removePhotoAction', 'nothing', () => wall.removePhotoAction({ id: t.photo.id })],
     ['reclaimAction', 'Invalid', () => wall.reclaimAction({ ...r, pourId: t.piece.vesselId, jarId: id(), newJar: { label: 'Jar' }, netMg: 5_000 })],
+    ['beginTrialAction', 'Conflict', () => notebook.beginTrialAction({ ...t.trial, id: id() })],
+    ['placeTrialPieceAction', 'NotFound', () => notebook.placeTrialPieceAction({ trialId: t.trial.id, arm: 1, repeat: 1, pieceId: null })],
+    ['sayOfTrialAction', 'NotFound', () => notebook.sayOfTrialAction({ trialId: t.trial.id, who: 'Mine', words: [t.trialWord] })],
+    ['endTrialAction', 'NotFound', () => notebook.endTrialAction({ id: t.trial.id, revision: 1, said: 'Mine', isEnded: true })],
+    ['noteEffectAction', 'NotFound', () => notebook.noteEffectAction({ mediumId: t.medium, effect: 'cells', value: 3 })],
+    ['notePouringAction', 'NotFound', () => notebook.notePouringAction({ paintId, what: 'grade', value: 'craft' })],
+    ['notePairBackAction', 'NotFound', () => notebook.notePairBackAction({ paintId, otherId: t.other, verdict: 'never' })],
+    ['sayHouseWordAction', 'Conflict', () => notebook.sayHouseWordAction({ ...t.houseWord, id: id() })],
+    ['dropHouseWordAction', 'NotFound', () => dropHouseWordAction({ id: t.houseWord.id })],
+    ['flagLotAction', 'NotFound', () => flagLotAction({ lotId: t.tube.lotId, flag: 'bad' })],
     ['saveRulesAction', 'nothing', () => saveRulesAction({ name: 'x', units: 'us', waterSchool: 'own', currency: 'USD' })],
     ['takeDropperAction', 'NotFound', () => takeDropperAction({ drip: 'water', id: t.dropper.id })],
     ['dropDropperAction', 'NotFound', () => dropDropperAction({ id: t.dropper.id })],

@@ -30,6 +30,9 @@ import { judgeWater, usualWater as usualWaterOf } from '@/core/mix/waterLimit'
 import { opacityOf } from '@/core/paint/contrastRatio'
 import { planAmounts } from '@/core/plan/amounts'
 import { crackRisk } from '@/core/learning/crackRisk'
+import { amountFor, learnAmounts } from '@/core/learning/learnedAmount'
+import { pairVerdict, RATING_SCALE } from '@/core/learning/pairVerdict'
+import { pooledMeans } from '@/core/learning/pooled'
 import { planMoney } from '@/core/plan/money'
 import { cup, design, layer, coat } from '../support/design'
 import { costOf, paintingCost, perMl } from '@/core/purchase/cost'
@@ -255,6 +258,21 @@ const EDGE = {
     }),
     [210_000],
   ),
+  pairVerdict: call((a: number, b: number) => [pairVerdict([a, b, 1, 2], RATING_SCALE).gap], 1, 2),
+  pooledMeans: call((a: number, b: number) => pooledMeans([{ key: 'ring', values: [a, b, 4] }], 0.9).groups, 3, 4),
+  amountFor: call(
+    (ofRule: number, edges: number, at: number) => {
+      const { middle, enough } = amountFor(
+        learnAmounts([{ technique: 'ring', ofRule, edges, enough: 'as wanted' }]),
+        'ring',
+        at,
+      )
+      return [middle, enough]
+    },
+    1.1,
+    0.2,
+    0.3,
+  ),
   crackRisk: call(crackRisk, { wetMm: 1.5, waterOfPaint: 0.4 }, [{ wetMm: 2, waterOfPaint: 0.2, cracked: true }]),
   planMoney: call(planMoney, {
     paint: [{ ul: 300_000, costPerMl: 8, poured: true }],
@@ -432,7 +450,8 @@ const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhit
   countFacets facetColumn flagAgainst fold searchText effectPigment lightfastnessOf needsPigmentCare pigment isPigmentName
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
   readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit pairWord
-  sourceKey surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb isDryMoment`
+  sourceKey surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb isDryMoment
+  pouringWords isMetric mostOf`
 /** Those that are fed from what is kept: the shapes of what comes in have refused everything else before. */
 const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead
@@ -440,7 +459,8 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
   cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials
   offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver squeezeOf meanOf netGiven partsOf tableAdvice thinTo flattening
-  looksDueAfter wetToDry`
+  looksDueAfter wetToDry amountsOfPieces sharesKept learnAmounts driedFilms traceFaults compareArms whatDiffers readAmount edgesOf amountLine
+  wouldTeach`
 /** Those that only write what others have computed. */
 const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
   formatRatio formatSize depthText writeUp`
@@ -450,7 +470,7 @@ const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen 
   spectrumOf toCalibrate checkPairs valueLadder patchHex reflectanceToXyz srgbToHex dryOf wetOf farthestApart isStrong forecast
   sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder
   cellFor leanAt slopesOf thinned beforeTilting suggest enough labToHex
-  rectify asItLies turned cardGains measurePhoto proposeCorners register flatPicture toldApart mapped`
+  rectify asItLies turned cardGains measurePhoto proposeCorners register flatPicture toldApart mapped random`
 
 /** What the rest of Fika takes from the core by name and calls, read off its imports. */
 function takenFromCore(): Set<string> {

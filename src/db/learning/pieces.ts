@@ -197,7 +197,7 @@ function mixOf(content: readonly ContentRow[], held: number) {
           {
             id: c.lotId,
             materialId: c.materialId,
-            name: `${c.name}, ${c.lotLabel || 'a container'}`,
+            name: `${c.lotLabel || 'a container'} of ${c.name}`,
             share: shareOf(c.ul),
           },
         ]

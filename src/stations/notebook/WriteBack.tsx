@@ -3,12 +3,13 @@
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { PAIR_VERDICTS, type PairVerdict } from '@/core/colour/pairVerdicts'
 import { POURING_WORDS, type Pouring } from '@/core/paint/pouring'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { flagLotAction } from '@/server/flagLotAction'
-import { noteEffectAction, notePouringAction, sayHouseWordAction } from './actions'
+import { noteEffectAction, notePairBackAction, notePouringAction, sayHouseWordAction } from './actions'
 import styles from './notebook.module.css'
 
 /** What was learned of: a paint, a medium, and the counted container where it was that. */
@@ -23,11 +24,14 @@ export interface LearnedOf {
 export function WriteBack({
   fault,
   material,
+  others,
   trialId = null,
   words = '',
 }: {
   fault: string
   material: LearnedOf | null
+  /** Paints a pair may be noted with. */
+  others: readonly { readonly id: string; readonly name: string }[]
   trialId?: string | null
   words?: string
 }) {
@@ -36,6 +40,7 @@ export function WriteBack({
       <h2>Write it back</h2>
       <div className={styles.tell}>
         {material?.kind === 'paint' ? <OnCard paint={material} /> : null}
+        {material?.kind === 'paint' && others.length > 1 ? <OnPair paint={material} others={others} /> : null}
         {material?.kind === 'medium' ? <InProfile medium={material} /> : null}
         {material?.lotId ? <OnContainer lotId={material.lotId} name={material.name} fault={fault} /> : null}
         <AsRule
@@ -69,6 +74,56 @@ function OnCard({ paint }: { paint: LearnedOf }) {
       <span className="row flush">
         <Select aria-label="How it pours" className="grow" value={picked} onChange={setPicked} options={options} />
         <Button onClick={keep} loading={pending}>
+          Note
+        </Button>
+      </span>
+      {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
+    </label>
+  )
+}
+
+const PAIR_SAYS: Readonly<Record<PairVerdict, string>> = {
+  together: 'go well together',
+  never: 'never side by side',
+  surprising: 'surprise, and delight',
+}
+
+function OnPair({
+  paint,
+  others,
+}: {
+  paint: LearnedOf
+  others: readonly { readonly id: string; readonly name: string }[]
+}) {
+  const { send, pending, refusal } = useSend<null>()
+  const [otherId, setOtherId] = useState<string>()
+  const [verdict, setVerdict] = useState<PairVerdict>('never')
+  return (
+    <label className="field">
+      <span>On {paint.name} beside another</span>
+      <span className="row flush">
+        <Select
+          aria-label="The other paint"
+          className="grow"
+          showSearch={{ optionFilterProp: 'label' }}
+          placeholder="the other paint"
+          value={otherId}
+          onChange={setOtherId}
+          options={others.flatMap((o) => (o.id === paint.id ? [] : [{ value: o.id, label: o.name }]))}
+        />
+        <Select
+          aria-label="What the pair does"
+          value={verdict}
+          onChange={setVerdict}
+          options={PAIR_VERDICTS.map((value) => ({ value, label: PAIR_SAYS[value] }))}
+        />
+        <Button
+          loading={pending}
+          disabled={!otherId}
+          onClick={() =>
+            send(() => notePairBackAction({ paintId: paint.id, otherId, verdict, note: '' }), undefined, 'Pair noted')
+          }
+        >
           Note
         </Button>
       </span>

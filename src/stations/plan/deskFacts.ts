@@ -1,5 +1,7 @@
 import type { DriedFilm } from '@/core/learning/crackRisk'
 import type { AmountLine } from '@/core/learning/learnedAmount'
+import type { PooledGroup } from '@/core/learning/pooled'
+import type { WouldTeach } from '@/core/learning/tracedFaults'
 import type { MakersWord } from '@/core/plan/makersWord'
 import type { PlanBottle } from '@/core/plan/bottle'
 import type { UnitSystem } from '@/core/quantity/parse'
@@ -39,6 +41,10 @@ export interface DeskFacts {
   readonly dried: readonly DriedFilm[]
   /** What each technique was seen to need, as far as enough pieces tell. */
   readonly learned: readonly AmountLine[]
+  /** Share of a pour that stays on, by technique, where it was weighed often enough. */
+  readonly keeps: readonly PooledGroup[]
+  /** Pairs that would settle what is suspected of a fault. */
+  readonly wouldTeach: readonly WouldTeach[]
   /** Rules of the house in its own words. */
   readonly houseWords: readonly HouseWord[]
   /** What was to be done another time, newest first, of each technique once. */

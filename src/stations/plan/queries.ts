@@ -1,8 +1,10 @@
 import type { PlanBottle } from '@/core/plan/bottle'
 import { judgeWater } from '@/core/mix/waterLimit'
-import { amountsOfPieces } from '@/core/learning/amountsOfPieces'
+import { amountsOfPieces, SHARE_SPREAD, sharesKept } from '@/core/learning/amountsOfPieces'
 import { driedFilms } from '@/core/learning/driedFilms'
 import { amountLine, learnAmounts } from '@/core/learning/learnedAmount'
+import { pooledMeans } from '@/core/learning/pooled'
+import { wouldTeach } from '@/core/learning/tracedFaults'
 import type { PouredFacts } from '@/core/learning/pouredFacts'
 import { costOf } from '@/core/purchase/cost'
 import { groupBy } from '@/core/groupBy'
@@ -62,8 +64,8 @@ function planBottle(b: BottleFull, portions: readonly LotPortion[], { water }: S
   }
 }
 
-/** Everything the plan desk works with, read once. */
-export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFacts> {
+/** Everything the plan desk works with, read once. @param ideas with what would teach most */
+export async function deskFacts(tx: Tx, planId: string | null, ideas = false): Promise<DeskFacts> {
   const studio = await studioFacts(tx)
   const bottles = await planBottles(tx, studio)
   const [techniques, room, works] = [await techniqueBook(tx), await roomFacts(tx), await listWorks(tx)]
@@ -96,6 +98,8 @@ export async function deskFacts(tx: Tx, planId: string | null): Promise<DeskFact
     }),
     dried: driedFilms(pieces),
     learned: learnedLines(pieces),
+    wouldTeach: ideas ? wouldTeach(pieces, techniques) : [],
+    keeps: pooledMeans(sharesKept(pieces), SHARE_SPREAD).groups,
     lessons: lessonsOf(pieces),
     houseWords: await houseWords(tx),
     now: Date.now(),

@@ -16,7 +16,7 @@ const WAYS: readonly Way[] = [
 ]
 
 /** What is stated of this studio: its black craters two pieces in three; thick films craze. */
-export const STATED = { cause: 'black', strong: 0.66, base: 0.04, rating: 0.7, crazesFromMm: 1.55 } as const
+export const STATED = { cause: 'black', strong: 0.66, base: 0.04, rating: 0.7, crazesFromMm: 1.12 } as const
 
 /** One piece of the simulation. Colours by key, the first the most. */
 export interface Study {

@@ -43,8 +43,8 @@ export function Buying({ facts: { ways, turns, medium, currency } }: { facts: Bu
         ) : null}
         {turns.map((t) => (
           <p key={t.key} className="flush-top">
-            <b>{t.first}</b> is cheaper than {t.second} until its paint costs{' '}
-            <b>{formatMoney(t.paintPerMl, currency, 3)}</b> a ml.
+            <b>{t.first}</b> stays the cheaper mix until {t.second} costs{' '}
+            <b>{formatMoney(t.paintPerMl, currency, 3)}</b> a ml; now {formatMoney(t.nowPerMl, currency, 3)}.
           </p>
         ))}
       </section>

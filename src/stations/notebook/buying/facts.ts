@@ -27,6 +27,8 @@ export interface BuyingFacts {
     readonly first: string
     readonly second: string
     readonly paintPerMl: number
+    /** What a ml of the second costs now. */
+    readonly nowPerMl: number
   }[]
 }
 
@@ -69,7 +71,15 @@ export async function buyingFacts(tx: Tx, now: Date): Promise<BuyingFacts> {
         )
         return paintPerMl === null
           ? []
-          : [{ key: `${named(r)} ${named(next)}`, first: named(r), second: named(next), paintPerMl }]
+          : [
+              {
+                key: `${named(r)} ${named(next)}`,
+                first: named(r),
+                second: named(next),
+                paintPerMl,
+                nowPerMl: next.perMl,
+              },
+            ]
       })
       .slice(0, TURNS_SHOWN),
   }

@@ -3,7 +3,7 @@ import type { CauseWord } from '@/core/learning/faultCause'
 import { FAULTS } from '@/core/piece/faults'
 import { Bars } from '../charts/Bars'
 import { WriteBack } from '../WriteBack'
-import type { FaultsFacts, FaultTraced, ToldCause } from './facts'
+import type { FaultsTraced, FaultTraced, ToldCause } from '@/core/learning/tracedFaults'
 import styles from '../notebook.module.css'
 
 const percent = (x: number) => `${Math.round(100 * x)} %`
@@ -16,7 +16,7 @@ const SAYS: Readonly<Record<CauseWord, (c: ToldCause) => string>> = {
 }
 
 /** A fault, the pieces that show it beside those that do not, and what they share. */
-export function Faults({ facts }: { facts: FaultsFacts }) {
+export function Faults({ facts }: { facts: FaultsTraced }) {
   const fault = facts.faults.find((f) => f.key === facts.shown)
   if (!fault) return null
   const first = fault.causes[0]
@@ -30,7 +30,7 @@ export function Faults({ facts }: { facts: FaultsFacts }) {
             href={`/notebook/faults?fault=${f.key}`}
             aria-current={f.key === fault.key ? 'page' : undefined}
           >
-            {f.name} <span className="muted">{f.faulty}</span>
+            {f.name} <span className="muted">· {f.faulty}</span>
           </Link>
         ))}
       </nav>
@@ -62,7 +62,10 @@ export function Faults({ facts }: { facts: FaultsFacts }) {
               parts={['probability']}
               to={100}
               rows={[
-                ...fault.causes.map((c) => ({ name: short(named(c)), parts: [100 * c.probability] })),
+                ...fault.causes.map((c) => ({
+                  name: short(c.names[0]!) + (c.names.length > 1 ? ` + ${c.names.length - 1}` : ''),
+                  parts: [100 * c.probability],
+                })),
                 { name: 'none of what is kept', parts: [100 * fault.none] },
               ]}
             />
@@ -71,7 +74,9 @@ export function Faults({ facts }: { facts: FaultsFacts }) {
               “likely”, from 30 % on a suspicion. Usual causes: {usual(fault.key)} (common practice).
             </p>
           </section>
-          {first && isTold ? <WriteBack fault={fault.name.toLowerCase()} material={facts.material} /> : null}
+          {first && isTold ? (
+            <WriteBack fault={fault.name.toLowerCase()} material={facts.material} others={facts.paints} />
+          ) : null}
           {first && first.word !== 'likely' ? (
             <section className="panel">
               <h2>What would tell</h2>
@@ -87,7 +92,7 @@ export function Faults({ facts }: { facts: FaultsFacts }) {
   )
 }
 
-const short = (name: string) => (name.length > 34 ? `${name.slice(0, 33)}…` : name)
+const short = (name: string) => (name.length > 24 ? `${name.slice(0, 23)}…` : name)
 const usual = (key: string) => FAULTS.find((f) => f.key === key)!.causes
 
 function counted(c: ToldCause): string {
@@ -96,7 +101,7 @@ function counted(c: ToldCause): string {
 }
 
 /** How much more would tell, in pieces and in pairs. */
-function enough({ enough: e }: FaultsFacts, fault: FaultTraced): string {
+function enough({ enough: e }: FaultsTraced, fault: FaultTraced): string {
   if (fault.causes[0]?.word === 'likely' || !e) return ''
   const pairs = e.pairs === null ? '' : `${e.pairs} pairs poured alike but for it`
   const pieces = e.pieces === null ? '' : `about ${e.pieces} more pieces poured as usual`
@@ -104,13 +109,13 @@ function enough({ enough: e }: FaultsFacts, fault: FaultTraced): string {
   return `What would tell, eight times in ten: ${[pairs, pieces].filter(Boolean).join(', or ')}.`
 }
 
-function trialSearch(fault: FaultTraced, { material }: FaultsFacts): string {
+function trialSearch(fault: FaultTraced, { material }: FaultsTraced): string {
   const search = new URLSearchParams({ fault: fault.name.toLowerCase() })
   if (material) search.set('material', material.id)
   return search.toString()
 }
 
-function Pieces({ pieces }: { pieces: FaultsFacts['having'] }) {
+function Pieces({ pieces }: { pieces: FaultsTraced['having'] }) {
   if (pieces.length === 0) return <p className="muted">None.</p>
   return (
     <ul className={styles.pieces}>

@@ -27,6 +27,7 @@ export function TrialSheet({
   pieces,
   person,
   material,
+  paints,
 }: {
   trial: Trial
   compared: readonly ArmsCompared[]
@@ -34,6 +35,7 @@ export function TrialSheet({
   pieces: readonly Choice[]
   person: string
   material: LearnedOf | null
+  paints: readonly { readonly id: string; readonly name: string }[]
 }) {
   const told = compared.filter((c) => c.told.pairs > 0)
   const reach = Math.max(1, ...told.flatMap((c) => [Math.abs(c.told.low), Math.abs(c.told.high)]))
@@ -103,6 +105,7 @@ export function TrialSheet({
             <WriteBack
               fault={trial.criteria[0]!}
               material={material}
+              others={paints}
               trialId={trial.id}
               words={settled[0] ? verdictWords(settled[0]) : trial.said}
             />

@@ -31,6 +31,7 @@ export async function trialFacts(tx: Tx, id: string) {
     compared: compareArms(trial, facts),
     differs: whatDiffers(trial, facts),
     pieces: all.slice(0, PIECES_OFFERED).map(({ id: piece, title }) => ({ id: piece, title })),
+    paints: (await listMixable(tx)).flatMap((m) => (m.kind === 'paint' ? [{ id: m.id, name: m.name }] : [])),
     material: material ? { id: material.id, name: material.name, kind: material.kind, lotId: null } : null,
   }
 }

@@ -1,6 +1,7 @@
 import type { ArmsCompared } from '@/core/learning/trial'
 
-const percent = (x: number) => `${Math.round(100 * x)} %`
+/** As a whole percentage; never more than can be said. */
+const percent = (x: number) => (x > 0.99 ? 'over 99 %' : `${Math.round(100 * x)} %`)
 
 /** What a comparison says in one sentence, with how sure it is and how much more would decide it. */
 export function verdictWords({ criterion, first, second, told }: ArmsCompared): string {

@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Select } from 'antd'
+import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { checkPairs } from '@/core/colour/paletteCheck'
@@ -72,6 +73,23 @@ export function Ideas({ facts, tried, seed: start }: { facts: DeskFacts; tried: 
           Shuffle
         </Button>
       </div>
+      {facts.wouldTeach.length ? (
+        <section className={`panel ${styles.teach}`} aria-label="What would teach most">
+          <h2>What would teach most</h2>
+          {facts.wouldTeach.slice(0, 3).map((w) => (
+            <p key={`${w.fault} ${w.name}`} className="flush">
+              <b>
+                {w.pairs === 1 ? 'One pair' : `${w.pairs} pairs`} with and without {w.name} would settle {w.fault}.
+              </b>{' '}
+              <Link
+                href={`/notebook/trials/new?fault=${encodeURIComponent(w.fault)}${w.materialId ? `&material=${w.materialId}` : ''}`}
+              >
+                Begin the trial
+              </Link>
+            </p>
+          ))}
+        </section>
+      ) : null}
       {ideas.length === 0 ? (
         <EmptyState title="Too little on the rack">
           Two bottles for pouring are the least to draw an idea from. Mix another.

@@ -1,3 +1,4 @@
+import type { PooledGroup } from '@/core/learning/pooled'
 import { SIDES } from '@/core/tilt/film'
 import { formatMl } from '@/core/quantity/format'
 import { Chip } from '@/ui/pictures/Drawdown'
@@ -10,8 +11,20 @@ const percent = (share: number) => `${Math.round(share * 100)} %`
 const width = (share: number) => `${Math.min(100, share * 100)}%`
 
 /** What is read while it runs: the film, how much of each colour stays, what is bare, and where the rest went. */
-export function Readout({ shown, colours }: { shown: Shown; colours: readonly RehearsedSource[] }) {
+export function Readout({
+  shown,
+  colours,
+  faceMm2,
+  weighed,
+}: {
+  shown: Shown
+  colours: readonly RehearsedSource[]
+  faceMm2: number
+  /** What weighed pieces of this technique keep here. */
+  weighed: PooledGroup | undefined
+}) {
   const { readings: r, lean } = shown
+  const pouredUl = r.meanMm * faceMm2 + r.ranOffUl
   return (
     <>
       <div className={styles.now}>
@@ -72,6 +85,14 @@ export function Readout({ shown, colours }: { shown: Shown; colours: readonly Re
             </span>
           ) : null,
         )}
+        {weighed ? (
+          <>
+            <dt>Weighed pieces keep</dt>
+            <dd data-testid="weighed">
+              {percent(weighed.mean)} ({weighed.n} pieces): {((weighed.mean * pouredUl) / faceMm2).toFixed(2)} mm here
+            </dd>
+          </>
+        ) : null}
         <dt>Edges wet</dt>
         <dd className="num">
           {percent(r.edgeWet)}, about {formatMl(r.edgeUl)}

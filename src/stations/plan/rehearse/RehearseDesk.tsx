@@ -7,6 +7,7 @@ import { useMemo, useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { planAmounts } from '@/core/plan/amounts'
 import { readTyped } from '@/core/quantity/typed'
+import { areas } from '@/core/surface/area'
 import { footprint } from '@/core/surface/shapes'
 import { toldOf } from '@/core/tilt/kept'
 import { WANTED_FILM_MM, type Suggestion } from '@/core/tilt/suggest'
@@ -239,7 +240,14 @@ export function RehearseDesk({
                 Again
               </Button>
             </div>
-            {shown && start.value ? <Readout shown={shown} colours={start.value.sources} /> : null}
+            {shown && start.value ? (
+              <Readout
+                shown={shown}
+                colours={start.value.sources}
+                faceMm2={areas({ ...surface.surface, count: 1 }).faceMm2}
+                weighed={facts.keeps.find((k) => k.key === technique?.key)}
+              />
+            ) : null}
           </section>
           <section className="panel" aria-label="Try">
             <div className={styles.buttons}>
