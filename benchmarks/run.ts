@@ -4,6 +4,7 @@ import { endPool } from '@/db/base/pool'
 import { catalogueFigures } from './catalogue'
 import { colourFigures } from './colour'
 import { dayFigures } from './day'
+import { learningFigures } from './learning'
 import { ledgerFigures } from './ledger'
 import type { Figure } from './measure'
 import { matchFigures } from './match'
@@ -44,6 +45,7 @@ const groups: Record<string, () => Promise<Figure[]>> = {
   plan: () => planFigures(url),
   tilt: () => tiltFigures(url),
   day: () => dayFigures(url),
+  learning: () => learningFigures(url),
 }
 const wanted = process.argv.slice(2).filter((a) => a in groups)
 for (const [name, run] of Object.entries(groups)) if (wanted.length === 0 || wanted.includes(name)) print(await run())

@@ -1,6 +1,6 @@
 // npm run bench: our hot paths against reference libraries and bare SQL in the same run, printed as ratios.
 //   -- --json          one line of JSON a figure
-//   -- catalogue …     only these groups (colour, ledger, rack, catalogue, photo, wall, match, news, plan, tilt)
+//   -- catalogue …     only these groups (colour, ledger, rack, catalogue, photo, wall, match, news, plan, tilt, day, learning)
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

@@ -305,7 +305,7 @@ test('a set of two is poured by the scale, from the first check to the last rest
 
   // The journal and the wall read it.
   await page.setViewportSize({ width: 1280, height: 800 })
-  await page.goto('/notebook')
+  await page.goto('/notebook/journal')
   await expect(page.getByRole('cell', { name: /Run-off to waste/ }).first()).toBeVisible()
   await expect(page.getByRole('cell', { name: /Run-off kept/ }).first()).toBeVisible()
   await page.goto('/wall')

@@ -127,7 +127,7 @@ export interface WouldTeach {
   readonly pairs: number
 }
 
-/** From this probability on a cause is worth a pair. Start value of Fika. */
+/** From this probability, and two faulty pieces, on a cause is worth a pair. Start value of Fika. */
 const WORTH = 0.15
 
 /** What would teach most: for each fault the likeliest cause that is not told yet, the one that takes fewest pairs first. */
@@ -137,7 +137,15 @@ export function wouldTeach(all: readonly PouredFacts[], techniques: TechniqueBoo
     .flatMap(({ key, name: fault }): WouldTeach[] => {
       const { faults: again, enough, material } = traceFaults(all, techniques, key)
       const [cause] = again.find((f) => f.key === key)!.causes
-      if (!cause || cause.word === 'likely' || cause.probability < WORTH || !enough || enough.pairs === null) return []
+      if (
+        !cause ||
+        cause.word === 'likely' ||
+        cause.probability < WORTH ||
+        cause.withFaulty < 2 ||
+        !enough ||
+        enough.pairs === null
+      )
+        return []
       return [
         { fault: fault.toLowerCase(), name: cause.names[0]!, materialId: material?.id ?? null, pairs: enough.pairs },
       ]

@@ -47,7 +47,7 @@ export const trialSchema = object({
     .min(2, 'A trial compares two arms at least.')
     .max(8, 'Eight arms are the most.')
     .test('apart', 'Two arms have the same name. Say what is different.', (list) => {
-      const names = (list ?? []).map((a) => a.what.toLowerCase())
+      const names = (list ?? []).flatMap((a) => (a.what ? [a.what.toLowerCase()] : []))
       return new Set(names).size === names.length
     })
     .required(),

@@ -3,7 +3,7 @@
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import { PAIR_VERDICTS, type PairVerdict } from '@/core/colour/pairVerdicts'
+import { PAIR_VERDICTS, PAIR_WORDS, type PairVerdict } from '@/core/colour/pairVerdicts'
 import { POURING_WORDS, type Pouring } from '@/core/paint/pouring'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { Notice } from '@/ui/frame/Notice'
@@ -71,7 +71,7 @@ function OnCard({ paint }: { paint: LearnedOf }) {
   return (
     <label className="field">
       <span>On the card of {paint.name}</span>
-      <span className="row flush">
+      <span className={styles.taps}>
         <Select aria-label="How it pours" className="grow" value={picked} onChange={setPicked} options={options} />
         <Button onClick={keep} loading={pending}>
           Note
@@ -80,12 +80,6 @@ function OnCard({ paint }: { paint: LearnedOf }) {
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
     </label>
   )
-}
-
-const PAIR_SAYS: Readonly<Record<PairVerdict, string>> = {
-  together: 'go well together',
-  never: 'never side by side',
-  surprising: 'surprise, and delight',
 }
 
 function OnPair({
@@ -101,7 +95,7 @@ function OnPair({
   return (
     <label className="field">
       <span>On {paint.name} beside another</span>
-      <span className="row flush">
+      <span className={styles.taps}>
         <Select
           aria-label="The other paint"
           className="grow"
@@ -115,7 +109,7 @@ function OnPair({
           aria-label="What the pair does"
           value={verdict}
           onChange={setVerdict}
-          options={PAIR_VERDICTS.map((value) => ({ value, label: PAIR_SAYS[value] }))}
+          options={PAIR_VERDICTS.map((value) => ({ value, label: PAIR_WORDS[value] }))}
         />
         <Button
           loading={pending}
@@ -139,7 +133,7 @@ function InProfile({ medium }: { medium: LearnedOf }) {
   return (
     <label className="field">
       <span>In the profile of {medium.name}</span>
-      <span className="row flush">
+      <span className={styles.taps}>
         <Select
           aria-label="Effect"
           className="grow"

@@ -8,6 +8,7 @@ import type { MovementKind } from '@/core/vessel/kinds'
 import type { JournalEntry } from '@/db/ledger'
 import { undoAction } from '@/server/undoAction'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
+import { OLDER } from './pages'
 import { JournalTable, MOVED_WORDS } from '@/ui/tables/JournalTable'
 
 /** Everything that moved, newest first; narrowed by kind, older ones page by page, each with its undo. */
@@ -36,7 +37,7 @@ export function Journal({
       if (!answer.ok) throw new Error()
       const found = (await answer.json()) as JournalEntry[]
       setOlder((o) => [...o, ...found])
-      setAll(found.length < page)
+      setAll(found.length < OLDER)
     } catch {
       setTrouble('Fika did not answer. Nothing is lost: try again in a moment.')
     }

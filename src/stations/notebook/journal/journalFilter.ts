@@ -3,9 +3,6 @@ import { MOVEMENT_KINDS, type MovementKind } from '@/core/vessel/kinds'
 import { isId } from '@/db/base/withStudio'
 import type { JournalPage } from '@/db/ledger'
 
-/** Movements a page of the journal shows. */
-export const PAGE = 60
-
 const schema = object({ kind: string().max(20).default(''), before: string().max(40).default('') })
 
 /** Reads what is wanted of the journal from the address; what cannot be read is left out. */

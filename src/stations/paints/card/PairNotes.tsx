@@ -7,7 +7,7 @@ import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { notePairAction } from '../actions'
 import { PAIR_VERDICTS, type PairVerdict } from '@/core/colour/pairVerdicts'
-import { VERDICTS } from '../verdicts'
+import { PAIR_WORDS } from '@/core/colour/pairVerdicts'
 
 export interface PairShown {
   readonly otherId: string
@@ -49,7 +49,7 @@ export function PairNotes({
         <div className="row" key={n.otherId}>
           <Chip hex={n.hex} sheen={n.sheen} />
           <span className="grow">
-            <b>{VERDICTS[n.verdict]}</b> {n.other}
+            <b>{PAIR_WORDS[n.verdict]}</b> {n.other}
             {n.note ? `: ${n.note}` : ''}
           </span>
           <Button
@@ -65,7 +65,7 @@ export function PairNotes({
           aria-label="What you found"
           value={verdict}
           onChange={setVerdict}
-          options={PAIR_VERDICTS.map((value) => ({ value, label: VERDICTS[value] }))}
+          options={PAIR_VERDICTS.map((value) => ({ value, label: PAIR_WORDS[value] }))}
           className="w240"
         />
         <Select

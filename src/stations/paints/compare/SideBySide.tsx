@@ -11,7 +11,7 @@ import { Chip } from '@/ui/pictures/Drawdown'
 import { sheenFill } from '@/ui/pictures/SheenDefs'
 import type { DrawerPaint } from '@/db/materials/drawer'
 import type { PairNoteRow } from '@/db/materials/read'
-import { VERDICTS } from '../verdicts'
+import { PAIR_WORDS } from '@/core/colour/pairVerdicts'
 import styles from './compare.module.css'
 
 interface Props {
@@ -115,7 +115,7 @@ function Matrix({
                   <td key={b.id}>
                     {word ? (
                       <b title={word.note}>
-                        {VERDICTS[word.verdict].replace(/ (with|beside)$/, '')}
+                        {PAIR_WORDS[word.verdict].replace(/ (with|beside)$/, '')}
                         {word.note ? `: ${word.note}` : ''}
                       </b>
                     ) : null}

@@ -3,7 +3,8 @@ import { journal } from '@/db/ledger'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { Journal } from '@/stations/notebook/journal/Journal'
-import { PAGE, readJournalFilter } from '@/stations/notebook/journal/journalFilter'
+import { readJournalFilter } from '@/stations/notebook/journal/journalFilter'
+import { PAGE } from '@/stations/notebook/journal/pages'
 import { firstValues, type Search } from '@/ui/frame/search'
 
 export const metadata: Metadata = { title: 'Journal' }
