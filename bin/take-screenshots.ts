@@ -31,13 +31,6 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
   paints: () => open('/paints'),
   paint: () => into('/paints', /Canal Teal/),
   formula: () => into('/formulas', /Night teal/),
-  match: async () => {
-    await open('/formulas/match?hex=5f9ea0')
-    await page.getByText('Drawer', { exact: true }).click()
-    await page.getByRole('button', { name: 'Find formulas' }).click()
-    await page.locator('[data-testid="candidate"]').first().waitFor()
-    await page.evaluate(() => window.scrollTo(0, 0))
-  },
   bench: async () => {
     await into('/rack', /Night teal/)
     await page.getByRole('link', { name: 'Mix more of it' }).click()
@@ -80,13 +73,6 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
   consistency: () => open('/bench/consistency'),
   works: () => open('/plan'),
   plan: () => into('/plan', /Bakery commission/),
-  order: async () => {
-    await into('/plan', 'Evening at the lock')
-    await page.getByRole('checkbox', { name: 'a white or metal may go between' }).check()
-    await page.getByTestId('propose-order').click()
-    await page.getByTestId('proposal').waitFor()
-    await page.getByRole('button', { name: 'Take this order' }).scrollIntoViewIfNeeded()
-  },
   rehearse: async () => {
     await into('/plan', /Bakery commission/)
     await page.getByRole('link', { name: 'Rehearse' }).click()
@@ -120,12 +106,10 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('button', { name: 'Keep it', exact: true }).waitFor({ timeout: 60_000 })
     await page.waitForTimeout(400)
   },
-  finish: async () => {
-    await into('/wall', /Lantern study/)
-    await page.getByRole('link', { name: 'Finish it' }).click()
-    await page.waitForURL('**/finish')
-  },
   notebook: () => open('/notebook'),
+  traced: () => open('/notebook/faults'),
+  trial: () => into('/notebook/trials', /Does gloss medium/),
+  goes: () => open('/notebook/goes'),
 }
 
 await open('/sign-in')

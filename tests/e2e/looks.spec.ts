@@ -81,14 +81,16 @@ const VIEWS: [string, string, RegExp?, string?, RegExp?][] = [
   ['your account', '/account'],
 ]
 
-// Two halves, so that both workers share the longest test there is.
+// In parts, so that both workers share the longest test there is.
 test.describe.configure({ mode: 'parallel' })
 const softly = expect.configure({ soft: true, timeout: 3000 })
 const DESK = { width: 1280, height: 800 }
 const TABLET = { width: 820, height: 1180 }
-const HALF = Math.ceil(VIEWS.length / 2)
-for (const [half, views] of [VIEWS.slice(0, HALF), VIEWS.slice(HALF)].entries())
-  test(`axe finds nothing serious on any view and a tablet shows it whole, half ${half + 1}`, async ({ page }) => {
+const PARTS = 4
+for (const [part, views] of Array.from({ length: PARTS }, (_, k) => VIEWS.filter((_, i) => i % PARTS === k)).entries())
+  test(`axe finds nothing serious on any view and a tablet shows it whole, part ${part + 1} of ${PARTS}`, async ({
+    page,
+  }) => {
     test.setTimeout(240_000)
     await page.goto('/sign-in')
     expect.soft(await serious(page), 'door').toEqual([])

@@ -137,4 +137,15 @@ describe('one rule for every mix', () => {
       }),
     )
   })
+  it('lets student and craft paint bear less, by the factor of their grade (start values of Fika)', () => {
+    const room = (grade: string | null) =>
+      judgeWater([{ kind: 'paint', ul: 100_000, waterShare: 0, solids: 0.38, pigmentShare: 0.15, grade }], {
+        school: 'paint-30',
+      }).roomUl
+    expect(room('artist')).toBe(30_000)
+    expect(room('')).toBe(30_000)
+    expect(room(null)).toBe(30_000)
+    expect(room('student')).toBe(24_000)
+    expect(room('craft')).toBe(21_000)
+  })
 })

@@ -72,4 +72,9 @@ describe('whether a bottle is ready for this plan', () => {
     expect(kinds({ off: 8 })).toEqual(['unsure'])
     expect(kinds({ off: 6 })).toEqual([])
   })
+  it('says that a bottle was mixed from a container that was flagged, and what to do', () => {
+    const [found] = say({ badLots: [{ name: 'Lamp Soot', flag: 'made craters' }] })
+    expect(found!.kind).toBe('bad container')
+    expect(found!.todo).toMatch(/Lamp Soot.*flagged: made craters\. Try it on card first/)
+  })
 })

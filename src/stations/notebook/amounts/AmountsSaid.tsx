@@ -28,6 +28,7 @@ export function AmountsSaid({ facts: { techniques, pieces } }: { facts: AmountsF
           against={1}
           ranges={techniques.map((t) => ({
             name: `${t.name} · ${t.ofTechnique}`,
+            href: `/wall?technique=${t.key}`,
             low: (t.middle * t.middle) / t.enough,
             value: t.middle,
             high: t.enough,
@@ -49,6 +50,7 @@ export function AmountsSaid({ facts: { techniques, pieces } }: { facts: AmountsF
             to={100}
             ranges={kept.map((t) => ({
               name: `${t.name} · ${t.kept!.n}`,
+              href: `/wall?technique=${t.key}`,
               low: 100 * Math.max(0, t.kept!.low),
               value: 100 * t.kept!.mean,
               high: 100 * Math.min(1, t.kept!.high),

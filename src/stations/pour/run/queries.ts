@@ -64,7 +64,19 @@ async function tableBottles(tx: Tx, { water, zone }: StudioFacts, techniques: Te
       densityGPerMl: b.ul > 0 ? mass / b.ul : 1.15,
       flow: { ...readOf(b), readAt: b.readAt === null ? null : Date.parse(b.readAt), roomUl },
       // How thick it is, is said against this pour and not against what it was mixed for.
-      todo: needs.filter((n) => n.kind !== 'low' && n.kind !== 'thickened').map(({ short, todo }) => ({ short, todo })),
+      todo: [
+        ...needs.filter((n) => n.kind !== 'low' && n.kind !== 'thickened').map(({ short, todo }) => ({ short, todo })),
+        ...portions.flatMap((p) =>
+          p.lotFlag
+            ? [
+                {
+                  short: `${p.material}: bad container`,
+                  todo: `It holds ${p.material} from a container that was flagged: ${p.lotFlag}. Try it on card first.`,
+                },
+              ]
+            : [],
+        ),
+      ],
       isReference: b.isReference,
       hasAdditive: b.hasAdditive,
     }
