@@ -1,5 +1,4 @@
 import { expose } from 'comlink'
-import { imageSize } from 'image-size'
 import type { Card } from '@/core/colour/photoSwatch'
 import { hexToSrgb } from '@/core/colour/srgb'
 import { FikaError } from '@/core/errors'
@@ -9,13 +8,12 @@ import { measurePhoto, type PhotoMeasures, type Poured } from '@/core/photo/meas
 import { proposeCorners, type Proposal } from '@/core/photo/proposeCorners'
 import { rectify } from '@/core/photo/rectify'
 import { register, type Registered } from '@/core/photo/register'
-import { MOST_PIXELS, NO_PHOTO, PHOTO_KINDS, TOO_MANY_PIXELS } from '@/core/photo/sizes'
 import { WHOLE, type Quad } from '@/core/surface/homography'
 import type { Shape } from '@/core/surface/shapes'
+import { openPicture } from './openPicture'
 
-/** Width of the picture that is shown while corners are set, and bytes read for its head. */
+/** Width of the picture that is shown while corners are set. */
 const PREVIEW = 1400
-const HEAD = 512 * 1024
 
 type Answered<T> = { ok: true; value: T } | { ok: false; message: string }
 
@@ -30,23 +28,8 @@ async function told<T>(work: () => T | Promise<T>): Promise<Answered<T>> {
   }
 }
 
-/** Size and kind by its head, before a pixel is decoded. */
-function mayOpen(head: Uint8Array): string | undefined {
-  try {
-    const { width, height, type } = imageSize(head)
-    if (!(PHOTO_KINDS as readonly string[]).includes(type ?? '')) return NO_PHOTO
-    return width * height > MOST_PIXELS ? TOO_MANY_PIXELS : undefined
-  } catch {
-    return NO_PHOTO
-  }
-}
-
 async function decoded(file: Blob): Promise<ImageData> {
-  const refused = mayOpen(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()))
-  if (refused) throw new FikaError('Invalid', refused)
-  const bitmap = await createImageBitmap(file).catch(() => {
-    throw new FikaError('Invalid', NO_PHOTO)
-  })
+  const bitmap = await openPicture(file)
   const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
   const context = canvas.getContext('2d', { willReadFrequently: true })!
   context.drawImage(bitmap, 0, 0)

@@ -1,5 +1,7 @@
 import { expose } from 'comlink'
+import { FikaError } from '@/core/errors'
 import { NO_PHOTO } from '@/core/photo/sizes'
+import { openPicture } from './openPicture'
 import { swatchFromPhoto, type Card, type PhotoSwatch } from '../core/colour/photoSwatch'
 
 /** A part of a photo, each number a share of its width or height (0–1). */
@@ -36,15 +38,15 @@ const worker = {
     photo?.close()
     photo = undefined
     try {
-      photo = await createImageBitmap(file)
+      photo = await openPicture(file)
       const { width, height } = photo
       const scale = Math.min(1, PREVIEW / width)
       const canvas = new OffscreenCanvas(Math.ceil(width * scale), Math.ceil(height * scale))
       canvas.getContext('2d')!.drawImage(photo, 0, 0, canvas.width, canvas.height)
       const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
       return { ok: true, value: { width, height, preview } }
-    } catch {
-      return { ok: false, message: NO_PHOTO }
+    } catch (error) {
+      return { ok: false, message: error instanceof FikaError ? error.message : NO_PHOTO }
     }
   },
   /** The colour of the paint's patch, white-balanced by the card's. */

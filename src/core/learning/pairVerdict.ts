@@ -41,7 +41,7 @@ const FEWEST = 4
 const SURE = 0.9
 /** Weight of the usual spread, in pairs; and of a gap of 0, so that luck of few pairs is drawn in. */
 const SPREAD_PAIRS = 4
-const ZERO_PAIRS = 0.5
+const ZERO_PAIRS = 0.2
 const MOST_MORE = 40
 
 /**
