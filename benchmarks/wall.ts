@@ -1,51 +1,16 @@
 import { findSession } from '@/db/people/sessions'
 import { studioFacts } from '@/db/people/studio'
-import { withStudio, type Tx } from '@/db/base/withStudio'
+import { withStudio } from '@/db/base/withStudio'
 import { PAGE, searchWall, wallChoices } from '@/db/pieces/wall'
 import { techniqueBook } from '@/db/techniques/read'
 import { person, signUp } from '../tests/support/accounts'
+import { hangMany } from '../tests/support/learning/hung'
 import { makeStudio } from '../tests/support/studio'
 import { cookieOf } from './http'
 import { compare, type Figure } from './measure'
 
 const PIECES = 10_000
 const RUNS = 5
-
-/** So many pieces of three of some bottles each, with a look; written as the books have them. */
-async function hang(tx: Tx, bottles: readonly string[], count: number): Promise<void> {
-  await tx.q(
-    `create temp table hung on commit drop as
-     select i, gen_random_uuid() as id, gen_random_uuid() as vessel_id, gen_random_uuid() as movement_id,
-       now() - i * interval '1 hour' as at from generate_series(1, $1::int) i`,
-    [count],
-  )
-  await tx.q(`insert into vessel (studio_id, id, kind, label) select $1, vessel_id, 'pour', 'Piece ' || i from hung`, [
-    tx.studioId,
-  ])
-  await tx.q(
-    `insert into movement (studio_id, id, kind, request_id, payload_hash, at) select $1, movement_id, 'pour', gen_random_uuid(), 'x', at from hung`,
-    [tx.studioId],
-  )
-  await tx.q(
-    `insert into movement_line (studio_id, movement_id, line_no, lot_id, from_vessel_id, to_vessel_id, ul)
-     select $1, h.movement_id, k, c.lot_id, c.vessel_id, h.vessel_id, 5000 + 1000 * k
-     from hung h cross join generate_series(1, 3) k
-     join vessel_content c on c.studio_id = $1 and c.vessel_id = ($2::uuid[])[1 + (h.i * 7 + k * 5) % array_length($2::uuid[], 1)]`,
-    [tx.studioId, bottles],
-  )
-  await tx.q(
-    `insert into piece (studio_id, id, vessel_id, poured_into, movement_id, title, technique, surface, poured_at, fate)
-     select $1, id, vessel_id, vessel_id, movement_id, 'Ferry ' || i, (array['ring','swipe','open-cup'])[1 + i % 3],
-       '{"shape":"rectangle","lengthMm":300,"widthMm":200,"edgeMm":20,"count":1}', at, (array['keep','sold','scrap'])[1 + i % 3] from hung`,
-    [tx.studioId],
-  )
-  await tx.q(
-    `insert into look (studio_id, piece_id, moment, words, rating, faults)
-     select $1, id, 'dry', case when i % 50 = 0 then 'The lantern rises.' else 'Quiet.' end, 1 + i % 5,
-       case when i % 9 = 0 then '[{"fault":"mud","spots":[],"much":2}]'::jsonb else '[]' end from hung`,
-    [tx.studioId],
-  )
-}
 
 /** The wall of 10,000 pieces: its first page and its searches as served HTML, against their own SQL. */
 export async function wallFigures(url: string): Promise<Figure[]> {
@@ -62,7 +27,7 @@ export async function wallFigures(url: string): Promise<Figure[]> {
     )
     bottles.push(bottle)
   }
-  await studio.run((tx) => hang(tx, bottles, PIECES))
+  await studio.run((tx) => hangMany(tx, bottles, PIECES))
   const cookie = await cookieOf(signed.token)
   const views: readonly (readonly [string, string, Parameters<typeof searchWall>[1]])[] = [
     ['first page', '/wall', {}],

@@ -143,6 +143,18 @@ describe('where the paint goes', () => {
     await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: thrown.movementId }))
     expect((await check()).places['thrown away']).toBeUndefined()
   })
+  it('tells what was bought from what a pour found beyond the books', async () => {
+    const { studio, one, black } = await poured(1)
+    const plan = planInput([one, one], { title: 'Too much', design: { school: { kind: 'own', ul: 16_000 } } })
+    await studio.run((tx) => savePlan(tx, plan))
+    const held = (await studio.content(one)).reduce((s, c) => s + c.ul, 0)
+    const input = { requestId: uuidv7(), planId: plan.id, pieceId: uuidv7(), vesselId: uuidv7(), findRest: true }
+    await studio.run((tx) => pourPlan(tx, { ...input, takes: [{ vesselId: one, ul: held + 30_000 }] }, new Date()))
+    const goes = (await studio.run(paintGoes)).find((g) => g.id === black)!
+    expect(goes.boughtUl).toBe(500_000)
+    expect(Math.abs(goes.foundUl - 10_000)).toBeLessThanOrEqual(2)
+    expect(Object.values(goes.places).reduce((s, x) => s + x, 0)).toBe(goes.boughtUl + goes.foundUl)
+  })
 })
 
 describe('ratios and costs', () => {

@@ -33,6 +33,9 @@ const PLACE = `case v.kind
     when 'air' then 'into the air' when 'out' then 'taken out'
     else case k when 'run-off' then 'thrown away as run-off' when 'discard' then 'thrown away' else 'stuck to walls' end end`
 
+/** SQL: paint that comes from nowhere was bought, or taken from a supply nobody counts; by any other movement it was found. */
+const BOUGHT = `k in ('purchase', 'mix', 'top-up', 'water')`
+
 /**
  * Where each material has gone, from the lines of the ledger alone. Supplies that nobody counts come in as they are
  * used. What was bought and what was found by measuring are told apart; both are in the sum.
@@ -62,8 +65,8 @@ export async function paintGoes(tx: Tx): Promise<MaterialGoes[]> {
        from ends e join vessel v on v.studio_id = $1 and v.id = e.vessel_id group by 1, 2
      ), came as (
        select lot_id,
-         sum(case when from_vessel_id is null then ul when to_vessel_id is null then -ul else 0 end) filter (where k <> 'weigh-in') as bought,
-         sum(case when from_vessel_id is null then ul when to_vessel_id is null then -ul else 0 end) filter (where k = 'weigh-in') as found
+         sum(case when from_vessel_id is null then ul when to_vessel_id is null then -ul else 0 end) filter (where ${BOUGHT}) as bought,
+         sum(case when from_vessel_id is null then ul when to_vessel_id is null then -ul else 0 end) filter (where not ${BOUGHT}) as found
        from line where from_vessel_id is null or to_vessel_id is null group by 1
      )
      select m.id, m.name, m.maker, m.kind, p.swatch_hex as hex,

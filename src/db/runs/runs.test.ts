@@ -5,6 +5,8 @@ import { undo } from '@/server/undo'
 import { expectBalanced } from '../../../tests/support/balance'
 import { planInput } from '../../../tests/support/plans'
 import { makeStudio } from '../../../tests/support/studio'
+import { SHIPPED } from '@/core/technique/techniques'
+import { pouredFacts } from '../learning/pieces'
 import { findBottle, portionsOf, wastedFrom } from '../bottles/read'
 import { findPiece, listPieces, piecesPouredFrom, weighedRunOff } from '../pieces/read'
 import { takeOut } from '../ledger'
@@ -95,6 +97,43 @@ describe('a run', () => {
     expect(plan.coats.map((c) => c.ul)).toEqual([5_000, 5_000])
     expect(plan.bottles.find((b) => b.id === night)?.label).toBe('Night')
     expect((await studio.run(openRuns)).map((r) => r.title)).toEqual(['Ferry'])
+  })
+  it('is learned from as a whole: level times and heat, the air, what was said of the film, without what was taken back', async () => {
+    const { studio, night, note, run, book, ...r } = await planned()
+    const reading = { levelTimeS: 1.3, sigma: 0.1, tries: [1.3], how: 'stopwatch' }
+    await note({ kind: 'climate', celsius: 12, humidity: 0.4 })
+    await note({ kind: 'climate', celsius: 18, humidity: 0.7 })
+    await note({ kind: 'check', bottle: night, reading })
+    const plan = await poured({ studio, night, note, run, book, ...r })
+    const [one, two] = plan.pieces
+    for (const piece of [one!, two!]) await note({ kind: 'heat', piece: piece.id, seconds: 12 })
+    await note({ kind: 'heat', piece: one!.id, seconds: 20 })
+    await note({ kind: 'undo', of: (await run()).revision })
+    await note({ kind: 'bother', piece: one!.id, what: 'empty corner' })
+    await note({ kind: 'left', piece: one!.id, film: 'thin' })
+    await book()
+    const facts = await studio.run((tx) => pouredFacts(tx, SHIPPED))
+    expect(facts).toHaveLength(2)
+    for (const f of facts)
+      expect(f).toMatchObject({
+        heatS: 12,
+        celsius: 18,
+        humidity: 0.7,
+        film: 'thin',
+        bothers: ['empty corner'],
+        isLookedAt: false,
+      })
+    // Only Night was timed; Snow, of which as much went in, says nothing of it.
+    expect(facts[0]!.levelTimeS).toBeCloseTo(1.3, 9)
+    expect(facts[0]!.restHours).toBeLessThan(1)
+    const { ul } = (
+      await studio.run((tx) =>
+        tx.q<{ ul: number }>(`select sum(ul)::int as ul from plan_part where studio_id = $1 and use = 'cup'`, [
+          tx.studioId,
+        ]),
+      )
+    )[0]!
+    expect(facts[0]!.cupShare).toBeCloseTo(ul / (ul + 10_000), 9)
   })
   it('freezes the state of a bottle as paint leaves it, and counts a repeated event once', async () => {
     const { water, night, note, run } = await planned()

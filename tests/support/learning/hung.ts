@@ -1,8 +1,8 @@
 import type { Tx } from '@/db/base/withStudio'
 
 /**
- * Hangs pieces of three of some bottles each, written as the books have them: one look each, every ninth with craters, and
- * with craters more often where the first bottle is in.
+ * Hangs pieces of three of some bottles each, written as the books have them, with a look each: every ninth is muddy, and
+ * one in two that the first bottle is in has craters; every fiftieth has a lantern in its words.
  */
 export async function hangMany(tx: Tx, bottles: readonly string[], count: number): Promise<void> {
   await tx.q(
@@ -39,10 +39,12 @@ export async function hangMany(tx: Tx, bottles: readonly string[], count: number
     [tx.studioId],
   )
   await tx.q(
-    `insert into look (studio_id, piece_id, moment, rating, faults)
-     select $1, h.id, 'dry', 1 + h.i % 5,
-       case when h.i % 9 = 0 or (h.i % 2 = 0 and exists (select from movement_line l where l.studio_id = $1
-         and l.movement_id = h.movement_id and l.from_vessel_id = $2)) then '[{"fault":"craters","spots":[],"much":2}]'::jsonb else '[]' end from hung h`,
+    `insert into look (studio_id, piece_id, moment, words, rating, faults)
+     select $1, h.id, 'dry', case when h.i % 50 = 0 then 'The lantern rises.' else 'Quiet.' end, 1 + h.i % 5,
+       (case when h.i % 9 = 0 then '[{"fault":"mud","spots":[],"much":2}]'::jsonb else '[]' end)
+         || (case when h.i % 2 = 0 and exists (select from movement_line l where l.studio_id = $1
+           and l.movement_id = h.movement_id and l.from_vessel_id = $2) then '[{"fault":"craters","spots":[],"much":2}]'::jsonb else '[]' end)
+     from hung h`,
     [tx.studioId, bottles[0]],
   )
 }

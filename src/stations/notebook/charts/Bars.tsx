@@ -1,10 +1,10 @@
 'use client'
 
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
-import { useRouter } from 'next/navigation'
 import { Bar } from 'react-chartjs-2'
 import { GREY } from '@/ui/frame/theme'
 import '@/ui/pictures/chartLook'
+import { useOpens } from './useOpens'
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
 
@@ -34,7 +34,7 @@ export function Bars({
   label: string
   to?: number
 }) {
-  const router = useRouter()
+  const onClick = useOpens(rows)
   return (
     <div className="chart" style={{ height: REST_PX + ROW_PX * rows.length }}>
       <Bar
@@ -53,10 +53,7 @@ export function Bars({
           indexAxis: 'y',
           maintainAspectRatio: false,
           animation: false,
-          onClick: (_, [at]) => {
-            const href = at && rows[at.index]?.href
-            if (href) router.push(href)
-          },
+          onClick,
           scales: {
             x: { stacked: true, max: to, title: { display: true, text: unit }, grid: { color: GREY.wash } },
             y: { stacked: true, grid: { display: false }, ticks: { autoSkip: false, color: GREY.ink } },

@@ -1,10 +1,10 @@
 'use client'
 
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
-import { useRouter } from 'next/navigation'
 import { Bar } from 'react-chartjs-2'
 import { GREY } from '@/ui/frame/theme'
 import '@/ui/pictures/chartLook'
+import { useOpens } from './useOpens'
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
 
@@ -41,7 +41,7 @@ export function RangeBars({
   against?: number
   label: string
 }) {
-  const router = useRouter()
+  const onClick = useOpens(ranges)
   const mark = MARK * (to - from)
   const data = (of: (r: Range) => [number, number]) => ranges.map((r) => of(r))
   return (
@@ -72,10 +72,7 @@ export function RangeBars({
           indexAxis: 'y',
           maintainAspectRatio: false,
           animation: false,
-          onClick: (_, [at]) => {
-            const href = at && ranges[at.index]?.href
-            if (href) router.push(href)
-          },
+          onClick,
           plugins: {
             tooltip: {
               callbacks: {

@@ -1,10 +1,10 @@
 'use client'
 
 import { Chart, LinearScale, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js'
-import { useRouter } from 'next/navigation'
 import { Scatter } from 'react-chartjs-2'
 import { GREY } from '@/ui/frame/theme'
 import '@/ui/pictures/chartLook'
+import { useOpens } from './useOpens'
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip)
 
@@ -37,7 +37,7 @@ export function Spots({
   max?: { readonly x?: number; readonly y?: number }
   height?: number
 }) {
-  const router = useRouter()
+  const open = useOpens(spots)
   return (
     <div className="chart" style={{ height }}>
       <Scatter
@@ -66,10 +66,12 @@ export function Spots({
         options={{
           maintainAspectRatio: false,
           animation: false,
-          onClick: (_, [at]) => {
-            const href = at?.datasetIndex === 0 ? spots[at.index]?.href : undefined
-            if (href) router.push(href)
-          },
+          // Lines lie behind the spots and lead nowhere.
+          onClick: (event, hit) =>
+            open(
+              event,
+              hit.filter((h) => h.datasetIndex === 0),
+            ),
           plugins: {
             tooltip: {
               filter: ({ datasetIndex }) => datasetIndex === 0,

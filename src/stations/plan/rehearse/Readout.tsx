@@ -87,9 +87,9 @@ export function Readout({
         )}
         {weighed ? (
           <>
-            <dt>Weighed pieces keep</dt>
+            <dt>As weighed here</dt>
             <dd data-testid="weighed">
-              {percent(weighed.mean)} ({weighed.n} pieces): {((weighed.mean * pouredUl) / faceMm2).toFixed(2)} mm here
+              {percent(weighed.mean)} of {weighed.n}: {((weighed.mean * pouredUl) / faceMm2).toFixed(2)} mm
             </dd>
           </>
         ) : null}
