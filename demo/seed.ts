@@ -13,7 +13,16 @@ import { timed } from '@/core/consistency/levelTime'
 import { dropsUl } from '@/core/mix/drops'
 import { START_DROPS } from '@/core/quantity/dropSizes'
 import { readBottle } from '@/db/bottles/readings'
-import { buyContainer, discard, mixBottle, reclaimRunOff, takeOut, waterBottle, weighInBottle } from '@/db/ledger'
+import {
+  buyContainer,
+  discard,
+  finishContainer,
+  mixBottle,
+  reclaimRunOff,
+  takeOut,
+  waterBottle,
+  weighInBottle,
+} from '@/db/ledger'
 import { saveRatioOfPaint } from '@/db/people/houseRules'
 import { saveRecipe } from '@/db/recipes/recipes'
 import { pool } from '@/db/base/pool'
@@ -42,7 +51,7 @@ import { MEASURED, measuredKey, pictureOf, toldOfPlan } from './pictures'
 import { WHOLE } from '@/core/surface/homography'
 import { keepMeasures } from '@/db/pieces/photos'
 import type { MeasuredInput } from '@/db/pieces/measuresSchema'
-import { canalStudies, cardTrials, EARLIER } from './studies'
+import { canalStudies, cardTrials, EARLIER, SPRING_CONTAINERS, STUCK_ML } from './studies'
 import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
@@ -54,7 +63,7 @@ const MEMBERS = [
 ]
 /** Counted containers: name, how many, days ago of the first. */
 const CONTAINERS: readonly (readonly [string, number, number])[] = [
-  ['Lamp Soot', 1, 240],
+  ['Lamp Soot', 2, 240],
   ['Sluice White', 2, 140],
   ['Ferry Navy', 2, 120],
   ['Canal Teal', 2, 118],
@@ -100,7 +109,10 @@ export async function seedDemo(now: Date): Promise<boolean> {
     await rest(by(), materials, at)
     await containers(by, materials, at)
     const made = await colours(by, materials, at)
-    const bottles = await rack(by, materials, made, at)
+    const spring = await springContainers(by, materials, at)
+    const earlier = await rack(by, materials, made, at, EARLIER)
+    await finished(by, spring)
+    const bottles = new Map([...earlier, ...(await rack(by, materials, made, at, BOTTLES))])
     const works = await room(by(), at)
     await canalStudies(by, bottles, at)
     await emptied(by, bottles, at)
@@ -307,14 +319,46 @@ async function containers(by: () => Tx, ids: Map<string, string>, at: (d: number
     }
 }
 
+/** Containers of last spring. @returns their vessels */
+async function springContainers(by: () => Tx, ids: Map<string, string>, at: (d: number) => Date): Promise<string[]> {
+  const vessels: string[] = []
+  for (const [name, ml, priceMinor] of SPRING_CONTAINERS) {
+    const vesselId = uuidv7()
+    vessels.push(vesselId)
+    await buyContainer(by(), {
+      requestId: uuidv7(),
+      materialId: ids.get(name)!,
+      lotId: uuidv7(),
+      vesselId,
+      label: 'spring container',
+      sizeUl: ml * 1000,
+      priceMinor,
+      at: at(245),
+    })
+  }
+  return vessels
+}
+
+async function finished(by: () => Tx, vessels: readonly string[]): Promise<void> {
+  for (const vesselId of vessels) {
+    const tx = by()
+    const [held] = await tx.q<{ ul: number }>(
+      'select coalesce(sum(ul), 0)::int as ul from vessel_content where studio_id = $1 and vessel_id = $2',
+      [tx.studioId, vesselId],
+    )
+    await finishContainer(tx, { requestId: uuidv7(), vesselId, residueUl: Math.min(held!.ul, STUCK_ML * 1000) })
+  }
+}
+
 async function rack(
   by: () => Tx,
   ids: Map<string, string>,
   made: Made,
   at: (d: number) => Date,
+  list: readonly DemoBottle[],
 ): Promise<Map<string, string>> {
   const bottles = new Map<string, string>()
-  for (const b of [...EARLIER, ...BOTTLES]) bottles.set(b.label, await mix(by(), ids, b, made.get(b.label), at))
+  for (const b of list) bottles.set(b.label, await mix(by(), ids, b, made.get(b.label), at))
   return bottles
 }
 

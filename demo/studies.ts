@@ -30,6 +30,18 @@ export const EARLIER: readonly (DemoBottle & { readonly colour: string })[] = [
   { colour: 'gold', label: 'Lamp gold, spring', formula: [['Old Gold', 1]], mediums: both, ratio: [1, 1.5, 0.1], ml: 420, holds: 480, daysAgo: 233 },
   { colour: 'plum', label: 'Plum, spring', formula: [['Plum Shed', 1]], mediums: flow, ratio: [1, 3, 0.3], ml: 420, holds: 480, daysAgo: 232, mediumOff: 0.76 },
 ]
+/** Containers these were mixed from, ml and minor units; finished since. */
+export const SPRING_CONTAINERS: readonly (readonly [string, number, number])[] = [
+  ['Ferry Navy', 150, 1240],
+  ['Canal Teal', 120, 990],
+  ['Sluice White', 150, 870],
+  ['Old Gold', 180, 3870],
+  ['Plum Shed', 120, 2580],
+  ['Kvarnby Flow', 1250, 1970],
+  ['Torvald Gloss 40', 400, 1140],
+]
+/** What stuck in each, ml at the most. */
+export const STUCK_ML = 6
 const COUNT = 32
 const FIRST_DAY = 228
 const EVERY_DAYS = 3

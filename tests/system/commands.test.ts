@@ -47,7 +47,7 @@ describe('the start command', () => {
       home,
       'select (select count(*)::int from bottle) as bottles, (select count(*)::int from movement_line) as lines',
     )
-    expect(before!.bottles).toBe(31)
+    expect(before!.bottles).toBe(37)
 
     const file = join(home, 'studio.dump')
     expect((await command('backup.mjs', [file], home)).code).toBe(0)
