@@ -2,7 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next'
 import 'antd/dist/antd.css'
 import './globals.css'
 import './words.css'
-import { AntdRegistry } from '@ant-design/nextjs-registry'
+import { StyleRegistry } from '@/ui/frame/StyleRegistry'
 import type { Metadata } from 'next'
 import { connection } from 'next/server'
 import type { ReactNode } from 'react'
@@ -24,12 +24,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <style>{VARIABLES}</style>
       </head>
       <body>
-        <AntdRegistry>
+        <StyleRegistry>
           <Providers>
             <SheenDefs />
             {children}
           </Providers>
-        </AntdRegistry>
+        </StyleRegistry>
       </body>
     </html>
   )

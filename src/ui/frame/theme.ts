@@ -46,6 +46,8 @@ function derivedOnce(): Algorithm {
 /** Ant Design in Fika's greys: statuses speak by icon and word, so their colours are ink too. */
 export const theme: ThemeConfig = {
   zeroRuntime: true,
+  // One name for its variables on every page, so that they are kept once.
+  cssVar: { key: 'fika' },
   algorithm: derivedOnce(),
   token: {
     fontFamily: FONT,
@@ -88,6 +90,7 @@ export const theme: ThemeConfig = {
 /** Ant Design at the bench. */
 export const benchTheme: ThemeConfig = {
   zeroRuntime: true,
+  cssVar: { key: 'fika-bench' },
   algorithm: derivedOnce(),
   token: {
     ...theme.token,
