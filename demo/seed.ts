@@ -111,7 +111,7 @@ export async function seedDemo(now: Date): Promise<boolean> {
     const made = await colours(by, materials, at)
     const spring = await springContainers(by, materials, at)
     const earlier = await rack(by, materials, made, at, EARLIER)
-    await finished(by, spring)
+    await finished(by, spring, at)
     const bottles = new Map([...earlier, ...(await rack(by, materials, made, at, BOTTLES))])
     const works = await room(by(), at)
     await canalStudies(by, bottles, at)
@@ -339,14 +339,19 @@ async function springContainers(by: () => Tx, ids: Map<string, string>, at: (d: 
   return vessels
 }
 
-async function finished(by: () => Tx, vessels: readonly string[]): Promise<void> {
+async function finished(by: () => Tx, vessels: readonly string[], at: (d: number) => Date): Promise<void> {
   for (const vesselId of vessels) {
     const tx = by()
     const [held] = await tx.q<{ ul: number }>(
       'select coalesce(sum(ul), 0)::int as ul from vessel_content where studio_id = $1 and vessel_id = $2',
       [tx.studioId, vesselId],
     )
-    await finishContainer(tx, { requestId: uuidv7(), vesselId, residueUl: Math.min(held!.ul, STUCK_ML * 1000) })
+    await finishContainer(tx, {
+      requestId: uuidv7(),
+      vesselId,
+      residueUl: Math.min(held!.ul, STUCK_ML * 1000),
+      at: at(125),
+    })
   }
 }
 

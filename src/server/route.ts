@@ -32,6 +32,12 @@ export function rows<T>(result: Answer<T>): Response {
   return new Response(result.message, { status: statusOf(result.code) })
 }
 
+/** The same where the value is the text of JSON already. */
+export function rowsOfText(result: Answer<string>): Response {
+  if (!result.ok) return rows(result)
+  return new Response(result.value, { headers: { ...UNKEPT, 'Content-Type': 'application/json' } })
+}
+
 /** A form as it was sent to a route, read once it is known who sends it; what is none is an empty one. */
 export const formOf = (request: Request): Later => {
   return () => request.formData().catch(() => new FormData())

@@ -2,7 +2,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { costOf } from '@/core/purchase/cost'
 import { makeStudio } from '../../../tests/support/studio'
 import { findBottle, portionsOf } from './read'
-import { journal, takeOut } from '@/db/ledger'
+import { journal, journalText, takeOut } from '@/db/ledger'
 import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 
@@ -65,5 +65,12 @@ describe('the journal', () => {
     const whole = await studio.run((tx) => journal(tx, null, 2))
     expect(whole.map((e) => e.kind)).toEqual(['undo', 'take-out'])
     expect(whole[1]!.ul).toBe(5_000)
+    const asText = JSON.parse(await studio.run((tx) => journalText(tx, 2, {}))) as typeof whole
+    expect(asText.map((e) => ({ ...e, at: Date.parse(e.at) }))).toEqual(
+      whole.map((e) => ({ ...e, at: Date.parse(e.at) })),
+    )
+    const older = JSON.parse(await studio.run((tx) => journalText(tx, 9, { before: whole[1]!.id }))) as typeof whole
+    expect(older.map((e) => e.kind)).toEqual(['mix'])
+    expect(await studio.run((tx) => journalText(tx, 9, { kind: 'discard' }))).toBe('[]')
   })
 })

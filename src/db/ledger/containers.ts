@@ -46,6 +46,7 @@ export interface FinishContainer {
   readonly vesselId: string
   /** What still sticks in it: it stays there, and counts as on hand no more. */
   readonly residueUl: number
+  readonly at?: Date | undefined
 }
 
 /**
@@ -62,6 +63,7 @@ export async function finishContainer(tx: Tx, f: FinishContainer): Promise<Booke
     vessels: [f.vesselId],
     sinks: [out],
     note: `${formatMl(f.residueUl)} of residue`,
+    at: f.at,
     decide(held) {
       const { content, label } = held(f.vesselId)
       if (facts.finished) throw new Conflict(`${label} is finished already.`)
@@ -75,7 +77,11 @@ export async function finishContainer(tx: Tx, f: FinishContainer): Promise<Booke
     },
   })
   if (!booked.replayed)
-    await tx.q('update lot set finished_at = now() where studio_id = $1 and id = $2', [tx.studioId, facts.lotId])
+    await tx.q('update lot set finished_at = coalesce($3, now()) where studio_id = $1 and id = $2', [
+      tx.studioId,
+      facts.lotId,
+      f.at ?? null,
+    ])
   return booked
 }
 

@@ -69,16 +69,16 @@ function OnCard({ paint }: { paint: LearnedOf }) {
     )
   }
   return (
-    <label className="field">
+    <div className="field">
       <span>On the card of {paint.name}</span>
-      <span className={styles.taps}>
+      <div className={styles.taps}>
         <Select aria-label="How it pours" className="grow" value={picked} onChange={setPicked} options={options} />
         <Button onClick={keep} loading={pending}>
           Note
         </Button>
-      </span>
+      </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-    </label>
+    </div>
   )
 }
 
@@ -93,9 +93,9 @@ function OnPair({
   const [otherId, setOtherId] = useState<string>()
   const [verdict, setVerdict] = useState<PairVerdict>('never')
   return (
-    <label className="field">
+    <div className="field">
       <span>On {paint.name} beside another</span>
-      <span className={styles.taps}>
+      <div className={styles.taps}>
         <Select
           aria-label="The other paint"
           className="grow"
@@ -120,9 +120,9 @@ function OnPair({
         >
           Note
         </Button>
-      </span>
+      </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-    </label>
+    </div>
   )
 }
 
@@ -131,9 +131,9 @@ function InProfile({ medium }: { medium: LearnedOf }) {
   const [effect, setEffect] = useState<string>(EFFECTS[0])
   const [value, setValue] = useState(2)
   return (
-    <label className="field">
+    <div className="field">
       <span>In the profile of {medium.name}</span>
-      <span className={styles.taps}>
+      <div className={styles.taps}>
         <Select
           aria-label="Effect"
           className="grow"
@@ -159,9 +159,9 @@ function InProfile({ medium }: { medium: LearnedOf }) {
         >
           Note
         </Button>
-      </span>
+      </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-    </label>
+    </div>
   )
 }
 
@@ -186,16 +186,17 @@ function AsRule({ start, trialId }: { start: string; trialId: string | null }) {
   const [id, setId] = useState(() => uuidv7())
   const [words, setWords] = useState(start)
   return (
-    <label className="field">
+    <div className="field">
       <span>As a rule of the house</span>
       <Input.TextArea
+        aria-label="A rule of the house"
         autoSize
         maxLength={400}
         value={words}
         placeholder="One sentence"
         onChange={(e) => setWords(e.target.value)}
       />
-      <span>
+      <div className={styles.taps}>
         <Button
           loading={pending}
           onClick={() =>
@@ -208,8 +209,8 @@ function AsRule({ start, trialId }: { start: string; trialId: string | null }) {
         >
           Keep the rule
         </Button>
-      </span>
+      </div>
       {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-    </label>
+    </div>
   )
 }
