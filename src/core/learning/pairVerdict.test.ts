@@ -40,10 +40,10 @@ describe('what pairs say', () => {
       )
     expect(alike(6).verdict).toBe('open')
     expect(alike(40).verdict).toBe('alike')
-    const d = [1.8, -0.3, 1.8, -0.3]
+    const d = [1.7, -0.7, 1.7, -0.7]
     const { more } = pairVerdict(d, RATING_SCALE)
     expect(more).toBeGreaterThan(0)
-    const longer = Array.from({ length: 4 + more! }, (_, i) => (i % 2 ? -0.3 : 1.8))
+    const longer = Array.from({ length: 4 + more! }, (_, i) => (i % 2 ? -0.7 : 1.7))
     expect(pairVerdict(longer, RATING_SCALE).verdict).toBe('first')
     expect(pairVerdict(longer.slice(0, 4 + Math.floor(more! / 3)), RATING_SCALE).verdict).toBe('open')
   })
@@ -74,7 +74,8 @@ describe('what pairs say', () => {
     ]
     const told = verdictOf(words, 'a', 'b', CRITERION_SCALE)
     expect(told.pairs).toBe(1)
-    expect(told.gap).toBeCloseTo(1 / 1.5, 12)
+    // One pair of 1 beside a fifth of a pair of none.
+    expect(told.gap).toBeCloseTo(1 / 1.2, 12)
     expect(verdictOf(words, 'a', 'c', CRITERION_SCALE).pairs).toBe(1)
     expect(() => verdictOf(words, 'a', 'a', CRITERION_SCALE)).toThrow(/two different arms/)
   })
