@@ -110,7 +110,12 @@ function judged({ mean, covariance }: Weights, film: FilmFacts): { risk: number;
   }
 }
 
+/** Weights by the list of films they were learned from: a curve and every keystroke of a plan ask for the same ones. */
+const known = new WeakMap<readonly DriedFilm[], Weights>()
+
 function learned(own: readonly DriedFilm[]): Weights {
+  const before = known.get(own)
+  if (before) return before
   const weights = Float64Array.from(START)
   const rows = own.map((o) => ({ x: traits(o), y: Number(o.cracked) }))
   let curvature = precisionAt(rows, weights)
@@ -128,7 +133,9 @@ function learned(own: readonly DriedFilm[]): Weights {
   }
   // A thicker film is never the safer one.
   weights[1] = Math.max(0.2, weights[1]!)
-  return { mean: weights, covariance: invertSymmetric(curvature, SIZE) }
+  const found = { mean: weights, covariance: invertSymmetric(curvature, SIZE) }
+  known.set(own, found)
+  return found
 }
 
 /** Curvature of the log posterior: the prior's, and what every piece adds. */

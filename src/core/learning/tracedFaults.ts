@@ -1,4 +1,13 @@
-import { causeWord, enoughToTell, traceFault, type Cause, type CauseWord, type Enough } from './faultCause'
+import {
+  causeWord,
+  enoughToTell,
+  traceFault,
+  type Cause,
+  type CauseWord,
+  type Enough,
+  type Trace,
+  type TracedPiece,
+} from './faultCause'
 import { factorsOf, isTold, type NamedFactor } from './factors'
 import type { PouredFacts } from './pouredFacts'
 import { FAULTS } from '../piece/faults'
@@ -48,16 +57,17 @@ export interface FaultsTraced {
 /** Causes shown of a fault. */
 const SHOWN = 5
 
-/** Every fault that was seen, traced over everything that is known of the pieces. */
-export function traceFaults(
-  all: readonly PouredFacts[],
-  techniques: TechniqueBook,
-  wanted: string | undefined,
-): FaultsTraced {
-  const pieces = all.filter(isTold)
+/** A fault with its trace, and which pieces it was told of. */
+interface Traced extends FaultTraced {
+  readonly trace: Trace
+  readonly told: readonly TracedPiece[]
+}
+
+/** Each fault that was seen, the commonest first, over pieces that were looked at. */
+function traceEach(pieces: readonly PouredFacts[], techniques: TechniqueBook): Traced[] {
   const band = (t: string) => techniques.find(t)?.levelTimeS
   const name = (t: string) => techniques.find(t)?.name ?? t
-  const traced = FAULTS.flatMap(({ key, name: fault }) => {
+  return FAULTS.flatMap(({ key, name: fault }): Traced[] => {
     const faulty = pieces.filter((p) => p.faults.includes(key)).length
     if (faulty === 0) return []
     const { factors, traced: told } = factorsOf(pieces, key, band, name)
@@ -66,6 +76,21 @@ export function traceFaults(
     const causes = trace.causes.slice(0, SHOWN).map((c) => toldOf(c, byKey))
     return [{ key, name: fault, pieces: trace.pieces, faulty, none: trace.none, causes, trace, told }]
   }).sort((a, b) => b.faulty - a.faulty)
+}
+
+/** How much more would tell of the likeliest cause; null where it is told, or nothing speaks for it. */
+function enoughOf({ causes: [first], trace }: Traced): Enough | null {
+  return first && first.word !== 'likely' && first.withFaulty > 0 ? enoughToTell(first, trace) : null
+}
+
+/** Every fault that was seen, traced over everything that is known of the pieces. */
+export function traceFaults(
+  all: readonly PouredFacts[],
+  techniques: TechniqueBook,
+  wanted: string | undefined,
+): FaultsTraced {
+  const pieces = all.filter(isTold)
+  const traced = traceEach(pieces, techniques)
   const shown = traced.find((f) => f.key === wanted) ?? traced[0]
   const first = shown?.causes[0]
   const at = (i: number): Shown => ({ id: pieces[i]!.id, title: pieces[i]!.title, isFaulty: shown!.told[i]!.isFaulty })
@@ -86,7 +111,7 @@ export function traceFaults(
     having: split(true),
     without: split(false),
     paints: paintsOf(pieces),
-    enough: first && first.word !== 'likely' && first.withFaulty > 0 ? enoughToTell(first, shown!.trace) : null,
+    enough: shown ? enoughOf(shown) : null,
     material: first ? materialOf(first.keys, pieces) : null,
   }
 }
@@ -132,23 +157,15 @@ const WORTH = 0.15
 
 /** What would teach most: for each fault the likeliest cause that is not told yet, the one that takes fewest pairs first. */
 export function wouldTeach(all: readonly PouredFacts[], techniques: TechniqueBook): WouldTeach[] {
-  const { faults } = traceFaults(all, techniques, undefined)
-  return faults
-    .flatMap(({ key, name: fault }): WouldTeach[] => {
-      const { faults: again, enough, material } = traceFaults(all, techniques, key)
-      const [cause] = again.find((f) => f.key === key)!.causes
-      if (
-        !cause ||
-        cause.word === 'likely' ||
-        cause.probability < WORTH ||
-        cause.withFaulty < 2 ||
-        !enough ||
-        enough.pairs === null
-      )
-        return []
-      return [
-        { fault: fault.toLowerCase(), name: cause.names[0]!, materialId: material?.id ?? null, pairs: enough.pairs },
-      ]
+  const pieces = all.filter(isTold)
+  return traceEach(pieces, techniques)
+    .flatMap((traced): WouldTeach[] => {
+      const [cause] = traced.causes
+      if (!cause || cause.word === 'likely' || cause.probability < WORTH || cause.withFaulty < 2) return []
+      const pairs = enoughOf(traced)?.pairs ?? null
+      if (pairs === null) return []
+      const materialId = materialOf(cause.keys, pieces)?.id ?? null
+      return [{ fault: traced.name.toLowerCase(), name: cause.names[0]!, materialId, pairs }]
     })
     .sort((a, b) => a.pairs - b.pairs)
 }

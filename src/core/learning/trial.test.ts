@@ -1,6 +1,6 @@
 import { pieceFacts, poured } from '../../../tests/support/learning/pouredFacts'
 import type { PouredFacts } from './pouredFacts'
-import { compareArms, mostOf, whatDiffers, type TrialSaid } from './trial'
+import { compareArms, isMetric, mostOf, whatDiffers, type TrialSaid } from './trial'
 
 const arms = [
   { arm: 1, what: 'with soot', materialId: 'soot' },
@@ -26,6 +26,7 @@ describe('a trial', () => {
       ['rating', 2, 3],
     ])
     expect([mostOf('craters'), mostOf('rating')]).toEqual([3, 5])
+    expect(['cells per dm²', 'cells', 'constructor'].map(isMetric)).toEqual([true, false, false])
   })
   it('takes measured criteria from photos of its pieces, by their ratio', () => {
     const pieces = [1, 2, 3, 4].flatMap((repeat) => [

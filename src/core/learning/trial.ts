@@ -10,7 +10,7 @@ export const RATING = 'rating'
 /** Criteria that are measured from photos of pieces and need no word. */
 export const METRICS = { 'cells per dm²': 'cellsPerDm2', 'lacing, m per dm²': 'laceMPerDm2' } as const
 type Metric = keyof typeof METRICS
-export const isMetric = (criterion: string): criterion is Metric => criterion in METRICS
+export const isMetric = (criterion: string): criterion is Metric => Object.hasOwn(METRICS, criterion)
 
 /** Most that can be given by a criterion, and how such words scatter. */
 export const mostOf = (criterion: string) => (criterion === RATING ? 5 : 3)

@@ -34,6 +34,7 @@ export const WATER_BY_GRADE: Readonly<Record<Grade, number>> = { artist: 1, stud
 /** The same of what is kept of a paint; 1 where nobody has said. */
 export const waterFactorOf = (grade: string | null | undefined): number => WATER_BY_GRADE[grade as Grade] ?? 1
 
-const POURINGS = Object.keys(POURING_WORDS) as (keyof Pouring)[]
+/** What can be said of how a paint pours. */
+export const POURINGS = Object.keys(POURING_WORDS) as (keyof Pouring)[]
 /** How a paint pours, in the words of a filter; nothing of what nobody has said. */
 export const pouringWords = (m: Pouring): string[] => POURINGS.flatMap((k) => POURING_WORDS[k].of[m[k]] ?? [])

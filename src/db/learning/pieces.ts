@@ -7,6 +7,7 @@ import { groupBy } from '@/core/groupBy'
 import type { Tx } from '../base/withStudio'
 import { FAULTS_SEEN, RATING } from '../pieces/seen'
 import { notUndone } from '../ledger'
+import { stands } from '../runs/read'
 import type { MaterialKind } from '@/core/paint/properties'
 
 /** Most pieces that are learned from, the newest: more than any small studio makes in its life. */
@@ -112,8 +113,7 @@ const RUNS = `with e as (
     select x.run_id, x.n, x.event, x.event ->> 'kind' as kind, x.event -> 'frozen' as f, (x.event ->> 'ul')::float8 as ul
     from run_event x
     where x.studio_id = $1 and x.run_id = any ($2) and x.event ->> 'kind' in ('coat', 'load', 'climate', 'heat', 'left', 'bother')
-      and not exists (select from run_event u where u.studio_id = x.studio_id and u.run_id = x.run_id
-        and u.event ->> 'kind' = 'undo' and (u.event ->> 'of')::int = x.n)
+      and ${stands('x')}
   )
   select run_id as "runId",
     sum(ul * coalesce((f ->> 'readS')::float8, (f ->> 'expectedS')::float8)) filter (where kind = 'load')

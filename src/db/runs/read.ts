@@ -67,7 +67,7 @@ export const piecesOfRun = (tx: Tx, runId: string): Promise<{ id: string; title:
   )
 
 /** SQL: an event was not taken back. @param e alias of its row */
-const stands = (e: string) =>
+export const stands = (e: string) =>
   `not exists (select from run_event u where u.studio_id = ${e}.studio_id and u.run_id = ${e}.run_id
      and u.event ->> 'kind' = 'undo' and (u.event ->> 'of')::int = ${e}.n)`
 

@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { TRIAL_KINDS } from '@/core/learning/trial'
 import { EFFECTS } from '@/core/mix/mediumEffects'
-import { CELL_HABITS, DRY_SHINES, GRADES, SHOWS_BENEATH } from '@/core/paint/pouring'
+import { POURING_WORDS, POURINGS, type Pouring } from '@/core/paint/pouring'
 import { idSchema } from '../base/idSchema'
 import { techniqueKey } from '../techniques/schema'
 
@@ -103,22 +103,14 @@ export const houseWordSchema = object({
   trialId: idSchema.nullable().default(null),
 })
 export const dropHouseWordSchema = object({ id: idSchema })
-const POURINGS = {
-  cells: CELL_HABITS,
-  dryShine: DRY_SHINES,
-  showsBeneath: SHOWS_BENEATH,
-  grade: GRADES,
-} as const
 export const pouringBackSchema = object({
   paintId: idSchema,
-  what: string()
-    .oneOf(Object.keys(POURINGS) as (keyof typeof POURINGS)[])
-    .required(),
+  what: string().oneOf(POURINGS).required(),
   value: string()
     .defined()
     .test('of-list', 'Choose one of the words.', function (value) {
-      const what = (this.parent as { what: keyof typeof POURINGS }).what
-      return value === '' || (POURINGS[what] as readonly string[]).includes(value ?? '')
+      const words = POURING_WORDS[(this.parent as { what: keyof Pouring }).what]
+      return value === '' || (words !== undefined && Object.hasOwn(words.of, value))
     }),
 })
 export const flagLotSchema = object({

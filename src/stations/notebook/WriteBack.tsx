@@ -4,7 +4,7 @@ import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { PAIR_VERDICTS, PAIR_WORDS, type PairVerdict } from '@/core/colour/pairVerdicts'
-import { POURING_WORDS, type Pouring } from '@/core/paint/pouring'
+import { POURING_WORDS, POURINGS } from '@/core/paint/pouring'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
@@ -51,8 +51,6 @@ export function WriteBack({
     </section>
   )
 }
-
-const POURINGS = Object.keys(POURING_WORDS) as (keyof Pouring)[]
 
 function OnCard({ paint }: { paint: LearnedOf }) {
   const { send, pending, refusal } = useSend<null>()

@@ -6,19 +6,23 @@ import { driedFilms } from '@/core/learning/driedFilms'
 import { amountFor, learnAmounts } from '@/core/learning/learnedAmount'
 import { traceFaults } from '@/core/learning/tracedFaults'
 import { compareArms } from '@/core/learning/trial'
+import { paintGoes } from '@/db/learning/paintGoes'
 import { pouredFacts } from '@/db/learning/pieces'
+import { houseRules } from '@/db/people/houseRules'
 import { journal } from '@/db/ledger'
 import { techniqueBook } from '@/db/techniques/read'
 import { listTrials } from '@/db/trials/read'
 import type { Tx } from '@/db/base/withStudio'
-import { coloursFacts } from './colours/facts'
+import { USUAL_EDGES } from './amounts/facts'
+import { coloursFacts, OFF } from './colours/facts'
+import { USUAL_WATER } from './cracks/facts'
 import { costFacts } from './cost/facts'
-import { cameIn, goesFacts } from './goes/facts'
+import { cameIn } from './goes/facts'
 import { buyingFacts } from './buying/facts'
 import { OFF_SHARE, ratiosFacts } from './ratios/facts'
 import type { QuestionKey } from './questions'
 import { runsOutFacts } from './runsOut/facts'
-import { worksFacts } from './works/facts'
+import { whatWorks } from './works/facts'
 import { verdictWords } from './trials/verdictWords'
 
 const said = (text: string | false | undefined) => (text ? text : undefined)
@@ -30,11 +34,11 @@ export async function shortAnswers(tx: Tx, now: Date): Promise<Partial<Record<Qu
   const facts = new Map(pieces.map((p) => [p.id, p]))
   const [fault] = traceFaults(pieces, techniques, undefined).faults
   const [trial] = await listTrials(tx)
-  const [best] = (await worksFacts(tx, {})).pooled.groups
+  const [best] = whatWorks(pieces, {}, techniques, (await houseRules(tx)).bands).pooled.groups
   const learned = learnAmounts(amountsOfPieces(pieces))
   const most = [...learned.counts].sort((a, b) => b[1] - a[1])[0]
   const films = driedFilms(pieces)
-  const goes = (await goesFacts(tx)).materials.filter((m) => m.kind !== 'water')
+  const goes = (await paintGoes(tx)).filter((m) => m.kind !== 'water')
   const came = goes.reduce((s, m) => s + cameIn(m), 0)
   const runsOut = await runsOutFacts(tx, now)
   const cost = await costFacts(tx)
@@ -55,11 +59,11 @@ export async function shortAnswers(tx: Tx, now: Date): Promise<Partial<Record<Qu
       amounts: said(
         most &&
           most[1] >= 3 &&
-          `${techniques.find(most[0])?.name ?? most[0]}: ${amountFor(learned, most[0], 0.23).enough.toFixed(2)} times the rule of 28 is enough nine times in ten.`,
+          `${techniques.find(most[0])?.name ?? most[0]}: ${amountFor(learned, most[0], USUAL_EDGES).enough.toFixed(2)} times the rule of 28 is enough nine times in ten.`,
       ),
       cracks: said(
         films.length > 0 &&
-          `Up to ${crackRisk({ wetMm: 1, waterOfPaint: 0.25 }, films).safeMm.toFixed(1)} mm wet, from ${films.length} dry pieces.`,
+          `Up to ${crackRisk({ wetMm: 1, waterOfPaint: USUAL_WATER }, films).safeMm.toFixed(1)} mm wet, from ${films.length} dry pieces.`,
       ),
       goes: said(
         came > 0 &&
@@ -80,7 +84,7 @@ export async function shortAnswers(tx: Tx, now: Date): Promise<Partial<Record<Qu
       ),
       colours: said(
         colours.formulas.length > 0 &&
-          `${colours.formulas.filter((f) => f.deltaE > 3).length} of ${colours.formulas.length} painted out are visibly off.`,
+          `${colours.formulas.filter((f) => f.deltaE > OFF).length} of ${colours.formulas.length} painted out are visibly off.`,
       ),
       'next-time': said(lessons[0] && `“${lessons[0].nextTime}”`),
       journal: said(moved && `Last: ${moved.kind}, ${formatMl(Math.abs(moved.ul))}.`),

@@ -57,8 +57,8 @@ export function AmountsSaid({ facts: { techniques, pieces } }: { facts: AmountsF
             }))}
           />
           <p className="muted">
-            {kept.map((t) => `${t.name} ${percent(t.kept!.mean)}`).join(', ')}. A run without a scale takes this for
-            what stayed, and the rehearsal says it beside its own.
+            {kept.map((t) => `${t.name} ${percent(t.kept!.mean)}`).join(', ')}. A run without a scale begins from the
+            same pieces, and the rehearsal says it beside its own.
           </p>
         </section>
       ) : null}

@@ -9,7 +9,7 @@ import type { Sheet } from '../sheet'
 /** Pieces from which on something is said of a technique. */
 const FEWEST = 3
 /** Edges ÷ face of a usual panel: 20 mm of edge on 30 × 40 cm. */
-const USUAL_EDGES = 0.23
+export const USUAL_EDGES = 0.23
 
 export interface AmountsFacts {
   readonly techniques: readonly (LearnedAmount & {

@@ -2,11 +2,8 @@ import Link from 'next/link'
 import { differenceInWords } from '@/core/colour/deltaE00'
 import { formatMl } from '@/core/quantity/format'
 import { Chip } from '@/ui/pictures/Drawdown'
-import type { ColoursFacts } from './facts'
+import { OFF, type ColoursFacts } from './facts'
 import styles from '../notebook.module.css'
-
-/** Visible to a careful eye; from here on a colour did not come out as computed. Start value of Fika. */
-const OFF = 3
 
 /** Formulas as they were computed beside how they dried, and the paints a tint of which would help most. */
 export function Colours({ facts: { formulas, wanting } }: { facts: ColoursFacts }) {

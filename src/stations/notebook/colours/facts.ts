@@ -27,6 +27,8 @@ export interface ColoursFacts {
   }[]
 }
 
+/** Visible to a careful eye; from here on a colour did not come out as computed. Start value of Fika. */
+export const OFF = 3
 const WANTING_SHOWN = 8
 
 export async function coloursFacts(tx: Tx, now: Date): Promise<ColoursFacts> {

@@ -21,7 +21,7 @@ export interface CracksFacts {
 }
 
 /** Water ÷ paint of the two curves. */
-const USUAL_WATER = 0.25
+export const USUAL_WATER = 0.25
 const WATERY = 0.6
 const MOST_MM = 4
 

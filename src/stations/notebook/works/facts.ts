@@ -66,9 +66,19 @@ function traitOf(p: PouredFacts, by: Trait, techniques: TechniqueBook, bands: re
 export async function worksFacts(tx: Tx, search: Readonly<Record<string, string>>): Promise<WorksFacts> {
   const techniques = await techniqueBook(tx)
   const { bands } = await houseRules(tx)
-  const by = (search.by ?? '') in TRAITS ? (search.by as Trait) : 'technique'
-  const what = (search.what ?? '') in JUDGED ? (search.what as Judged) : 'rating'
-  const judged = (await pouredFacts(tx, techniques)).flatMap((p) => {
+  return whatWorks(await pouredFacts(tx, techniques), search, techniques, bands)
+}
+
+/** Pieces by a trait and what they are judged by; what is neither of ours is the usual one. */
+export function whatWorks(
+  pieces: readonly PouredFacts[],
+  search: Readonly<Record<string, string>>,
+  techniques: TechniqueBook,
+  bands: readonly Band[],
+): WorksFacts {
+  const by = Object.hasOwn(TRAITS, search.by ?? '') ? (search.by as Trait) : 'technique'
+  const what = Object.hasOwn(JUDGED, search.what ?? '') ? (search.what as Judged) : 'rating'
+  const judged = pieces.flatMap((p) => {
     const [value, trait] = [JUDGED[what].of(p), traitOf(p, by, techniques, bands)]
     return value === null || trait === undefined ? [] : [{ trait, value }]
   })
