@@ -7,6 +7,7 @@ import { srgbToHex } from '@/core/colour/srgb'
 import type { Strength } from '@/core/paint/properties'
 import { DEFAULTS_BY_BODY, DEFAULTS_BY_MEDIUM, parsePigments } from '@/core/paint/properties'
 import { amountsForTotal, ingredients } from '@/core/mix/recipe'
+import { addMember } from '@/db/people/members'
 import { createStudio } from '@/db/people/newStudio'
 import { DEMO_EMAIL } from '@/db/people/demoDoor'
 import { timed } from '@/core/consistency/levelTime'
@@ -57,10 +58,10 @@ import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, 
 
 /** Members of the invented studio; nobody signs in to them with a password. */
 const MEMBERS = [
-  { name: 'Ilse Marrow', email: DEMO_EMAIL },
-  { name: 'Tobiah Quill', email: 'tobiah@lock-house.example' },
-  { name: 'Runa Hesketh-Vane', email: 'runa@lock-house.example' },
-]
+  { name: 'Ilse Marrow', email: DEMO_EMAIL, role: 'owner' },
+  { name: 'Tobiah Quill', email: 'tobiah@lock-house.example', role: 'maker' },
+  { name: 'Runa Hesketh-Vane', email: 'runa@lock-house.example', role: 'maker' },
+] as const
 /** Counted containers: name, how many, days ago of the first. */
 const CONTAINERS: readonly (readonly [string, number, number])[] = [
   ['Lamp Soot', 2, 240],
@@ -100,7 +101,7 @@ export async function seedDemo(now: Date): Promise<boolean> {
       const id = uuidv7()
       members.push(id)
       await tx.q('insert into account (id, email, name) values ($1, $2, $3)', [id, m.email, m.name])
-      await tx.q('insert into account_studio (studio_id, account_id) values ($1, $2)', [studioId, id])
+      await addMember(tx, id, m.role)
     }
     let turn = 0
     const by = (): Tx => ({ ...tx, accountId: members[turn++ % members.length]! })

@@ -9,6 +9,7 @@ export type ErrorCode =
   | 'Invalid'
   | 'NotFound'
   | 'SignedOut'
+  | 'Forbidden'
   | 'TooOften'
   | 'Device'
   | 'Busy'
@@ -60,6 +61,13 @@ export class Invalid extends FikaError {
 export class NotFound extends FikaError {
   constructor(what: string) {
     super('NotFound', `There is no such ${what} in this studio. It may have been removed; go back and choose again.`)
+  }
+}
+
+/** Somebody's role does not let them do this. */
+export class Forbidden extends FikaError {
+  constructor(message: string) {
+    super('Forbidden', message)
   }
 }
 

@@ -11,7 +11,7 @@ const LARGER: readonly { readonly path: RegExp; readonly what: string; readonly 
   { path: /^\/plan\/[^/]+\/rehearse(\/|$)/, what: 'A rehearsal', bytes: 5_000_000 },
 ]
 
-const DOOR = /^\/sign-in(\/|$)/
+const DOOR = /^\/(sign-in|join)(\/|$)/
 
 /** The most bytes a path takes of a body, and the sentence for more. */
 export function bodyLimit(path: string): { readonly bytes: number; readonly message: string } {

@@ -12,10 +12,9 @@ export async function keptPicture(
   if (!isId(id)) notFound()
   const image = await inStudio((tx) => find(tx, id))
   if (!image) notFound()
-  return new Response(new Uint8Array(image), {
-    headers: {
-      'Content-Type': 'image/jpeg',
-      'Cache-Control': changes ? 'private, no-cache' : 'private, max-age=31536000, immutable',
-    },
-  })
+  return picture(image, changes ? 'private, no-cache' : 'private, max-age=31536000, immutable')
 }
+
+/** A picture as an answer. @param cacheControl who may keep it, and for how long */
+export const picture = (image: Buffer, cacheControl: string): Response =>
+  new Response(new Uint8Array(image), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': cacheControl } })

@@ -1,12 +1,19 @@
 import type { AnyObjectSchema, InferType } from 'yup'
 import type { Answer } from '@/core/answer'
 import { withStudio, type Tx } from '@/db/base/withStudio'
+import { Forbidden } from '@/core/errors'
+import { LOOKS_ON } from '@/core/people/roles'
 import type { Session } from '@/db/people/sessions'
 import { requireSession } from '@/session/current'
 import { answer, checked } from './answer'
 
 /** What was sent, where it is read only once it is known who sends it. */
 export type Later = () => Promise<unknown>
+
+/** @throws Forbidden for a visitor; where it is left out, the database refuses what they write all the same */
+export function worksHere(who: Pick<Session, 'role'>): void {
+  if (who.role === 'visitor') throw new Forbidden(LOOKS_ON)
+}
 
 /**
  * The way of every request that needs no transaction: session → schema → answer. Typed values, a form with files and
@@ -47,6 +54,7 @@ export function performPrepared<S extends AnyObjectSchema, P, T>(
   work: (tx: Tx, prepared: P, input: InferType<S>) => Promise<T>,
 ): Promise<Answer<T>> {
   return ask(schema, input, async (good, who) => {
+    worksHere(who)
     const prepared = await prepare(good)
     return withStudio(who, (tx) => work(tx, prepared, good))
   })

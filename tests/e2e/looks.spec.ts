@@ -51,7 +51,7 @@ const VIEWS: [string, string, RegExp?, string?, RegExp?][] = [
   ['a new work', '/plan/work/new'],
   ['ideas', '/plan/ideas'],
   ['to buy', '/plan/buy'],
-  ['the room', '/plan/room'],
+  ['the room', '/studio/room'],
   ['techniques', '/plan/techniques'],
   ['what every room has', '/plan/starter'],
   ['what to put out', '/plan', /Bakery commission/, 'Put out', /put-out/],

@@ -2,6 +2,7 @@ import pg from 'pg'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
+import { acceptInvitation } from '@/db/people/invitations'
 import { shortCode } from '@/core/vessel/shortCode'
 import { findSession, openSession, type Signed } from '@/db/people/sessions'
 import { signUp } from './accounts'
@@ -24,7 +25,15 @@ import {
 import { WHOLE } from '@/core/surface/homography'
 import { keptMeasures } from './photo/keptMeasures'
 import * as paints from '@/stations/paints/actions'
-import { changePasswordAction, endOthersAction, endSessionAction } from '@/stations/account/actions'
+import {
+  changePasswordAction,
+  endOthersAction,
+  endSessionAction,
+  foundStudioAction,
+  leaveStudioAction,
+  openStudioAction,
+} from '@/stations/account/actions'
+import * as people from '@/stations/studio/people/actions'
 import { mendAction, openFileAction, previewAction } from '@/stations/paints/exchange/actions'
 import * as stock from '@/stations/paints/stock/actions'
 import * as surfaces from '@/stations/paints/surfaces/actions'
@@ -32,10 +41,10 @@ import { planInput } from './plans'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
 import { keepRehearsalAction, removeRehearsalAction } from '@/stations/plan/rehearse/actions'
 import { sentRehearsal } from './tilt'
-import * as room from '@/stations/plan/room/actions'
+import * as room from '@/stations/studio/room/actions'
 import { bringInAction } from '@/stations/plan/starter/actions'
 import { removeTechniqueAction, saveTechniqueAction } from '@/stations/plan/techniques/actions'
-import { dropWorkAction, saveWorkAction } from '@/stations/plan/works/actions'
+import { dropWorkAction, endWorkLinkAction, makeWorkLinkAction, saveWorkAction } from '@/stations/plan/works/actions'
 import { SHIPPED } from '@/core/technique/techniques'
 import * as pouring from '@/stations/pour/actions'
 import { noteRunEvent } from '@/db/runs/write'
@@ -233,6 +242,15 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     await pouredRun({ studioId, accountId }, third),
   ]
   value(await pouring.bookRunAction({ id: bookedRun }))
+  const [invitation, workLink] = [
+    { id: id(), role: 'maker', forWhom: 'Anyone' },
+    { id: id(), workId, forWhom: 'The friend', days: 7 },
+  ]
+  const link = value(await people.inviteAction({ ...invitation, id: id(), role: 'owner' }))
+  const { accountId: partner } = await newStudio('Partner')
+  await acceptInvitation(link.split('/').at(-1)!, partner)
+  value(await people.inviteAction(invitation))
+  value(await makeWorkLinkAction(workLink))
   const rows = await admin.query<{ what: string; id: string }>(
     `select 'change' as what, id::text from material_change where studio_id = $1 and material_id = $2 and revision = 2
      union all select 'movement', id::text from movement where studio_id = $1 and kind = 'finish'
@@ -280,6 +298,10 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     bookedRun,
     dropper,
     found,
+    studioId,
+    partner,
+    invitation,
+    workLink,
     /** A further session of the owner, by its id. */
     anotherSession: async () => (await findSession((await openSession(accountId, studioId)).token))!.sessionId,
   }
@@ -392,6 +414,15 @@ export const calls = (t: Things): readonly Call[] => {
     ['endOthersAction', 'nothing', () => endOthersAction()],
     ['changePasswordAction', 'nothing', () => changePasswordAction({ old: PASSWORD, chosen: PASSWORD })],
     ['undoAction', 'NotFound', () => undoAction({ ...r, movementId: t.found.movement })],
+    ['inviteAction', 'nothing', () => people.inviteAction({ id: id(), role: 'maker' })],
+    ['withdrawInvitationAction', 'NotFound', () => people.withdrawInvitationAction({ id: t.invitation.id })],
+    ['giveRoleAction', 'NotFound', () => people.giveRoleAction({ accountId: t.partner, role: 'visitor' })],
+    ['removeMemberAction', 'NotFound', () => people.removeMemberAction({ accountId: t.partner })],
+    ['makeWorkLinkAction', 'NotFound', () => makeWorkLinkAction({ ...t.workLink, id: id() })],
+    ['endWorkLinkAction', 'NotFound', () => endWorkLinkAction({ id: t.workLink.id })],
+    ['openStudioAction', 'NotFound', () => openStudioAction({ studioId: t.studioId })],
+    ['foundStudioAction', 'Conflict', () => foundStudioAction({ id: t.studioId, name: 'Mine' })],
+    ['leaveStudioAction', 'Conflict', () => leaveStudioAction({ sure: true })],
     // These make something of one's own under an id that another studio uses: theirs stays theirs.
     ['countDropsAction', 'nothing', () => countDropsAction({ ...t.dropper, name: 'Mine' })],
     ['saveSurfaceAction', 'nothing', () => surfaces.saveSurfaceAction({ ...t.canvas, name: 'Mine' })],

@@ -16,6 +16,7 @@ import { BODIES, MATERIAL_KINDS, OPACITIES, SHEENS, STRENGTHS } from '@/core/pai
 import { BY_PRODUCTS, FATES } from '@/core/piece/fates'
 import { LOOK_MOMENTS, MOMENTS } from '@/core/piece/looks'
 import { FINISH_COATS } from '@/core/plan/finish'
+import { ROLES } from '@/core/people/roles'
 import { PLAN_KINDS, WORK_KINDS } from '@/core/plan/design'
 import { PLAN_USES } from '@/core/plan/uses'
 import { STAYED_WAYS } from '@/core/run/stayed'
@@ -97,6 +98,8 @@ describe('every noun has one room', () => {
 
 /** Every column the database keeps to a list of words, with that list in the core. */
 const LISTS: Readonly<Record<string, readonly string[]>> = {
+  'account_studio.role': ROLES,
+  'invitation.role': ROLES,
   'studio.units': UNIT_SYSTEMS,
   'studio.water_school': WATER_SCHOOLS,
   'material.kind': MATERIAL_KINDS,

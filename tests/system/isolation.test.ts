@@ -71,17 +71,27 @@ describe('the catalogue keeps studios apart', () => {
     for (const r of between) expect(r).toMatchObject({ from_col: 'studio_id', to_col: 'studio_id' })
   })
 
-  it('row-level security is enabled and forced, with the one policy', async () => {
+  it('row-level security is enabled and forced: one policy says whose, three say who may write', async () => {
     for (const table of await tenants()) {
       if (UNGUARDED.includes(table.relname)) continue
       expect(table).toMatchObject({ guarded: true, forced: true })
-      const { rows } = await owner.query<{ qual: string; cmd: string; permissive: string }>(
-        'select qual, cmd, permissive from pg_policies where tablename = $1',
+      const { rows } = await owner.query<{ qual: string; with_check: string; cmd: string; permissive: string }>(
+        'select cmd, permissive, qual, with_check from pg_policies where tablename = $1 order by cmd',
         [table.relname],
       )
-      expect(rows).toHaveLength(1)
-      expect(rows[0]!.cmd).toBe('ALL')
+      expect([table.relname, ...rows.map((r) => `${r.cmd} ${r.permissive}`)]).toEqual([
+        table.relname,
+        'ALL PERMISSIVE',
+        'DELETE RESTRICTIVE',
+        'INSERT RESTRICTIVE',
+        'UPDATE RESTRICTIVE',
+      ])
       expect(rows[0]!.qual).toMatch(/studio_id = \( SELECT \(current_setting\('app\.studio_id'::text\)\)::uuid/)
+      const by = table.relname === 'invitation' ? 'may_decide' : 'may_work'
+      for (const { cmd, qual, with_check } of rows.slice(1)) {
+        if (cmd !== 'INSERT') expect(qual).toContain(`SELECT ${by}()`)
+        if (cmd !== 'DELETE') expect(with_check).toContain(`SELECT ${by}()`)
+      }
     }
   })
 

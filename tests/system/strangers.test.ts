@@ -4,7 +4,8 @@ import { v7 as uuidv7 } from 'uuid'
 import { endPool } from '@/db/base/pool'
 import { PHOTO } from '@/db/pieces/schema'
 import { withStudio } from '@/db/base/withStudio'
-import { endSession, type Signed } from '@/db/people/sessions'
+import { acceptInvitation, invite } from '@/db/people/invitations'
+import { endSession, openSession, type Signed } from '@/db/people/sessions'
 import { addPhotoAction, removePhotoAction } from '@/stations/wall/actions'
 import { admin, calls, everything, newStudio, oneOfEverything, type Things } from '../support/everyAction'
 import { trial } from '../support/trial'
@@ -13,12 +14,30 @@ import { sentForm } from '../support/typed'
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
 const holder: { token?: string } = {}
 jest.mock('@/session/cookie', () => ({ tokenHere: async () => holder.token }))
+jest.mock('next/headers', () => ({ headers: async () => new Headers() }))
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }))
 jest.mock('react', () => ({ ...jest.requireActual<object>('react'), cache: (work: unknown) => work }))
 
 jest.mock('@/db/base/withStudio', () =>
   jest.requireActual<typeof import('../support/trial')>('../support/trial').trialStudio(),
 )
+
+/** What a visitor may do: read, look after their own account, and go. */
+const LOOKS = [
+  'currentMaterialAction',
+  'openFileAction',
+  'previewAction',
+  'mendAction',
+  'findByCodeAction',
+  'endSessionAction',
+  'endOthersAction',
+  'changePasswordAction',
+  'openStudioAction',
+  'foundStudioAction',
+  'leaveStudioAction',
+]
+/** What an owner decides. */
+const OWNERS = ['saveRulesAction', 'inviteAction', 'withdrawInvitationAction', 'giveRoleAction', 'removeMemberAction']
 
 const as = (who: Signed | undefined) => {
   if (who) holder.token = who.token
@@ -79,6 +98,38 @@ describe('every action', () => {
     const theirs = await everything(stranger.studioId)
     expect(theirs.movement).toMatch(/^0 /)
     expect(theirs.vessel_content).toMatch(/^0 /)
+    jest.restoreAllMocks()
+  })
+
+  it.each(['maker', 'visitor'] as const)('lets a %s do what the role says, and nothing besides', async (role) => {
+    jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    const who = await newStudio(role)
+    const token = await withStudio(owner, (tx) => invite(tx, { id: uuidv7(), role, forWhom: '' }))
+    await acceptInvitation(token, who.accountId)
+    as(await openSession(who.accountId, owner.studioId))
+    const before = await everything(owner.studioId)
+    trial.on = true
+    const told: [string, string][] = []
+    for (const [name, , call] of calls(things)) {
+      const answer = await call()
+      told.push([name, answer.ok ? 'done' : answer.code])
+    }
+    trial.on = false
+    const may = (name: string) => (role === 'visitor' ? LOOKS.includes(name) : !OWNERS.includes(name))
+    expect(told.filter(([name]) => may(name)).filter(([, code]) => code === 'Forbidden')).toEqual([])
+    expect(told.filter(([name]) => !may(name))).toEqual(
+      calls(things)
+        .filter(([name]) => !may(name))
+        .map(([name]) => [name, 'Forbidden']),
+    )
+    expect(await everything(owner.studioId)).toEqual(before)
+    // And by the database itself, whatever the app would say: as that role, statement by statement.
+    if (role === 'visitor')
+      await expect(
+        withStudio({ studioId: owner.studioId, accountId: who.accountId }, (tx) =>
+          tx.q(`update material set name = 'x' where studio_id = $1`, [tx.studioId]),
+        ),
+      ).rejects.toMatchObject({ code: 'Forbidden' })
     jest.restoreAllMocks()
   })
 

@@ -8,13 +8,18 @@ import { TechniquesHere } from '@/ui/hooks/useTechniques'
 import { ownTechniques } from '@/db/techniques/read'
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
-  const { studio, person, own } = await inStudio(async (tx, who) => ({
+  const { studio, who, own } = await inStudio(async (tx, who) => ({
     studio: await studioFacts(tx),
-    person: who.accountName,
+    who,
     own: await ownTechniques(tx),
   }))
   return (
-    <Frame studio={{ id: studio.id, name: studio.name }} person={person} signOut={signOutAction}>
+    <Frame
+      studio={{ id: studio.id, name: studio.name }}
+      person={who.accountName}
+      role={who.role}
+      signOut={signOutAction}
+    >
       <DropSizesHere sizes={studio.drops}>
         <TechniquesHere own={own}>{children}</TechniquesHere>
       </DropSizesHere>

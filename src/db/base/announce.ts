@@ -5,7 +5,8 @@ import { poolInUse } from './pool'
  * What a device may show of a studio that another device has changed: the rack, a stocktake, or one mix in the making.
  * A session is told of when it has ended; its own lines end with it, and nobody else hears of it.
  */
-export type Topic = 'rack' | 'stocktake' | `mixing ${string}` | 'runs' | `run ${string}` | `session ${string}`
+export type Topic =
+  'rack' | 'stocktake' | 'people' | `mixing ${string}` | 'runs' | `run ${string}` | `session ${string}`
 
 /** Changes within this time go out as one notice, ms; and notices are at least so far apart, however much happens. */
 const GATHER_MS = 30

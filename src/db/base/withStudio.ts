@@ -1,5 +1,6 @@
 import type { PoolClient, QueryResultRow } from 'pg'
-import { Conflict, FikaError } from '@/core/errors'
+import { Conflict, FikaError, Forbidden } from '@/core/errors'
+import { LOOKS_ON, OWNER_DECIDES, type Role } from '@/core/people/roles'
 import { announce, type Topic } from './announce'
 import { pool } from './pool'
 import { troubleOf } from './trouble'
@@ -9,6 +10,8 @@ export interface Tx {
   readonly studioId: string
   /** The account that acts; null where the studio itself does (a seed, a scheduled task). */
   readonly accountId: string | null
+  /** What whoever acts may do; the studio itself may do all. */
+  readonly role: Role | 'studio'
   /** What has changed that other devices of the studio show; told to them once it is committed. */
   readonly touched: Set<Topic>
   /** Has something done once it is committed, and not at all where it is rolled back. */
@@ -33,10 +36,7 @@ const TRANSIENT = new Set(['57P03', '57P01', 'ECONNREFUSED', 'ECONNRESET', '4000
  * back. A server that is just coming back is tried once more, which is safe because every write carries a request id.
  * @throws FikaError as `work` does; Conflict for a unique or check violation that nothing explained better
  */
-export async function withStudio<T>(
-  who: { studioId: string; accountId: string | null },
-  work: (tx: Tx) => Promise<T>,
-): Promise<T> {
+export async function withStudio<T>(who: Actor, work: (tx: Tx) => Promise<T>): Promise<T> {
   try {
     return await once(who, work)
   } catch (error) {
@@ -48,17 +48,45 @@ export async function withStudio<T>(
   }
 }
 
-async function once<T>(who: { studioId: string; accountId: string | null }, work: (tx: Tx) => Promise<T>): Promise<T> {
+/** Who acts in which studio; without an account it is the studio itself. */
+export interface Actor {
+  readonly studioId: string
+  readonly accountId: string | null
+}
+
+/**
+ * Begins a transaction in one round trip: which studio, and what whoever acts may do there. A visitor's is read only,
+ * whatever is asked of it.
+ * @throws FikaError SignedOut where they are not in the studio any more
+ */
+async function begin(client: PoolClient, { studioId, accountId }: Actor): Promise<Tx['role']> {
+  const role = accountId
+    ? `coalesce((select role from account_studio
+         where studio_id = '${studioId}' and account_id = '${accountId}' and ended_at is null), '')`
+    : `'studio'`
+  // Two statements are answered by two results, which the types do not say.
+  const results = (await client.query(
+    `begin; select m.role, set_config('app.studio_id', '${studioId}', true), set_config('app.role', m.role, true),
+       case when m.role = 'visitor' then set_config('transaction_read_only', 'on', true) end
+     from (select ${role} as role) m`,
+  )) as unknown as readonly { rows: readonly { role: Tx['role'] | '' }[] }[]
+  const found = results[1]!.rows[0]!.role
+  if (found) return found
+  throw new FikaError('SignedOut', 'You are not in this studio any more. Sign in again to see which ones you are in.')
+}
+
+async function once<T>(who: Actor, work: (tx: Tx) => Promise<T>): Promise<T> {
   if (!UUID.test(who.studioId)) throw new Error('not a studio id')
+  if (who.accountId !== null && !UUID.test(who.accountId)) throw new Error('not the id of an account')
   const client = await pool().connect()
   let broken: Error | undefined
   // A line that breaks between two statements says so here; without a listener it would end the process.
   const lost = (error: Error) => (broken = error)
   client.on('error', lost)
   try {
-    await client.query(`begin; select set_config('app.studio_id', '${who.studioId}', true)`)
+    const role = await begin(client, who)
     const later: (() => void)[] = []
-    const tx = transaction(client, who, later)
+    const tx = transaction(client, { ...who, role }, later)
     const result = await work(tx)
     const committed = await client.query('commit')
     if (committed.command !== 'COMMIT') throw new Error('the database rolled back instead of committing')
@@ -74,14 +102,11 @@ async function once<T>(who: { studioId: string; accountId: string | null }, work
   }
 }
 
-function transaction(
-  client: PoolClient,
-  who: { studioId: string; accountId: string | null },
-  later: (() => void)[],
-): Tx {
+function transaction(client: PoolClient, who: Actor & Pick<Tx, 'role'>, later: (() => void)[]): Tx {
   return {
     studioId: who.studioId,
     accountId: who.accountId,
+    role: who.role,
     touched: new Set<Topic>(),
     afterCommit: (work) => void later.push(work),
     async q<Row extends QueryResultRow>(text: string, values: readonly unknown[] = [], name?: string) {
@@ -123,6 +148,12 @@ function explain(error: unknown): unknown {
       return refused('That would leave an amount no vessel can hold. Reload, look at the amounts and try again.')
     case '23503':
       return refused('Something this refers to is not in this studio any more. Reload and choose again.')
+    case '25006':
+      return new Forbidden(LOOKS_ON)
+    case 'FK403':
+      return new Forbidden(OWNER_DECIDES)
+    case 'FK409':
+      return new Conflict('A studio keeps an owner. Make somebody else an owner first, then do this again.')
     case '22003':
       return refused('A number here is larger than Fika can keep. Type a smaller one.')
     case '22021':

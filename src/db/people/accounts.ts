@@ -1,9 +1,10 @@
 import type { UnitSystem } from '@/core/quantity/parse'
 import { v7 as uuidv7 } from 'uuid'
-import { Invalid } from '@/core/errors'
+import { Conflict, Invalid } from '@/core/errors'
 import { pool } from '../base/pool'
-import { withStudio } from '../base/withStudio'
+import { withStudio, type Tx } from '../base/withStudio'
 import { countTry, forgiveTry, signInCounts } from './doorTries'
+import { addMember } from './members'
 import { createStudio } from './newStudio'
 import { hashPassword, isPassword } from './passwords'
 import { endOtherSessions, openSession, type Session, type Signed } from './sessions'
@@ -26,20 +27,40 @@ export async function makeAccount(input: {
   const studioId = uuidv7()
   const passwordHash = await hashPassword(input.password)
   return withStudio({ studioId, accountId: null }, async (tx) => {
-    const made = await tx.q(
-      'insert into account (id, email, name, password_hash) values ($1, $2, $3, $4) on conflict (email_key) do nothing returning id',
-      [accountId, input.email.trim(), input.name.trim(), passwordHash],
-    )
-    if (made.length === 0) return undefined
+    if (!(await addAccount(tx, { ...input, id: accountId, passwordHash }))) return undefined
     await createStudio(tx, {
       studioId,
       name: input.studioName.trim(),
       ...(input.timeZone ? { timeZone: input.timeZone } : {}),
       ...(input.units ? { units: input.units } : {}),
     })
-    await tx.q('insert into account_studio (studio_id, account_id) values ($1, $2)', [studioId, accountId])
+    await addMember(tx, accountId, 'owner')
     return { accountId, studioId }
   })
+}
+
+/** Writes an account. @returns false where the address has one already */
+async function addAccount(
+  tx: Tx,
+  account: { id: string; name: string; email: string; passwordHash: string },
+): Promise<boolean> {
+  const made = await tx.q(
+    'insert into account (id, email, name, password_hash) values ($1, $2, $3, $4) on conflict (email_key) do nothing returning id',
+    [account.id, account.email.trim(), account.name.trim(), account.passwordHash],
+  )
+  return made.length > 0
+}
+
+/**
+ * Makes an account for somebody who is invited into a studio; they come in when they sign in by the invitation.
+ * @returns whether it was made; false where the address has one already, after as long a time
+ */
+export async function makeGuestAccount(
+  studioId: string,
+  input: { name: string; email: string; password: string },
+): Promise<boolean> {
+  const passwordHash = await hashPassword(input.password)
+  return withStudio({ studioId, accountId: null }, (tx) => addAccount(tx, { ...input, id: uuidv7(), passwordHash }))
 }
 
 /** Where somebody stands at the door. */
@@ -53,13 +74,12 @@ export interface AtDoor {
 }
 
 /**
- * Signs in with address and password. The try is counted before anything else is done for it.
+ * Whose address and password these are. The try is counted before anything else is done for it.
  * @throws Invalid when they do not match; FikaError TooOften after too many tries
  */
-export async function signIn(email: string, password: string, at: AtDoor): Promise<Signed> {
-  const { rows } = await pool().query<{ id: string; password_hash: string | null; studio_id: string }>(
-    `select a.id, a.password_hash, s.studio_id from account a join account_studio s on s.account_id = a.id
-     where a.email_key = lower(btrim($1)) order by s.studio_id limit 1`,
+export async function accountOf(email: string, password: string, at: AtDoor): Promise<string> {
+  const { rows } = await pool().query<{ id: string; password_hash: string | null }>(
+    'select id, password_hash from account where email_key = lower(btrim($1))',
     [email],
   )
   const account = rows[0]
@@ -69,7 +89,23 @@ export async function signIn(email: string, password: string, at: AtDoor): Promi
   if (!(await isPassword(account?.password_hash, password)) || !account)
     throw new Invalid('Address and password do not match. Check both, and try again.', 'password')
   await forgiveTry(counts)
-  return openSession(account.id, account.studio_id, at.on)
+  return account.id
+}
+
+/**
+ * Signs in with address and password, into the studio that was open last.
+ * @throws Invalid, FikaError TooOften as above; Conflict where the account is in no studio any more
+ */
+export async function signIn(email: string, password: string, at: AtDoor): Promise<Signed> {
+  const accountId = await accountOf(email, password, at)
+  const { rows } = await pool().query<{ studio_id: string }>(
+    `select studio_id from account_studio where account_id = $1 and ended_at is null
+     order by opened_at desc, studio_id limit 1`,
+    [accountId],
+  )
+  if (!rows[0])
+    throw new Conflict('You are in no studio any more. Open the link of an invitation, and sign in by that.')
+  return openSession(accountId, rows[0].studio_id, at.on)
 }
 
 /**

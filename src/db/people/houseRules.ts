@@ -4,6 +4,7 @@ import type { SchoolLine } from '@/core/mix/schools'
 import type { Body } from '@/core/paint/properties'
 import type { InferType } from 'yup'
 import type { Tx } from '../base/withStudio'
+import { ownersOnly } from './members'
 import type { studioSchema } from './studioSchema'
 
 /** The house rules as plain data, for pages. */
@@ -81,8 +82,10 @@ export const saveRackWarmth = (tx: Tx, rackC: number) =>
   tx.q('update studio set shelf_c = $2 where studio_id = $1', [tx.studioId, rackC])
 
 /** Keeps the studio's own name, units, water school and currency. */
-export const saveStudio = (tx: Tx, r: InferType<typeof studioSchema>) =>
-  tx.q(
+export async function saveStudio(tx: Tx, r: InferType<typeof studioSchema>): Promise<void> {
+  ownersOnly(tx)
+  await tx.q(
     'update studio set name = $2, units = $3, water_school = $4, currency = $5, water_share = $6 where studio_id = $1',
     [tx.studioId, r.name, r.units, r.waterSchool, r.currency, r.waterShare],
   )
+}

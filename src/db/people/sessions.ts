@@ -1,7 +1,8 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { NotFound } from '@/core/errors'
+import type { Role } from '@/core/people/roles'
 import { announce } from '../base/announce'
-import { isId } from '../base/withStudio'
+import { isId, type Tx } from '../base/withStudio'
 import { pool } from '../base/pool'
 
 /** A session lasts this long, and this long without being used. ASVS 4.0.3, 3.3.2: thirty days, or less when idle. */
@@ -23,6 +24,7 @@ export interface Session {
   readonly accountId: string
   readonly accountName: string
   readonly studioId: string
+  readonly role: Role
 }
 
 const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex')
@@ -49,17 +51,28 @@ export async function findSession(token: string): Promise<Session | undefined> {
     account_id: string
     name: string
     studio_id: string
+    role: Role
     stale: boolean
   }>({
     name: 'find_session',
-    text: `select s.id, s.account_id, a.name, s.studio_id,
+    text: `select s.id, s.account_id, a.name, s.studio_id, m.role,
        s.last_used_at < now() - interval '${NOTED_MINUTES} minutes' as stale
-     from session s join account a on a.id = s.account_id where s.token_hash = $1 and ${STANDS}`,
+     from session s join account a on a.id = s.account_id
+     join account_studio m on m.studio_id = s.studio_id and m.account_id = s.account_id and m.ended_at is null
+     where s.token_hash = $1 and ${STANDS}`,
     values: [tokenHash(token)],
   })
   const row = rows[0]
   if (row?.stale) await pool().query('update session set last_used_at = now() where id = $1', [row.id])
-  return row && { sessionId: row.id, accountId: row.account_id, accountName: row.name, studioId: row.studio_id }
+  return (
+    row && {
+      sessionId: row.id,
+      accountId: row.account_id,
+      accountName: row.name,
+      studioId: row.studio_id,
+      role: row.role,
+    }
+  )
 }
 
 export interface OwnSession {
@@ -87,6 +100,24 @@ async function end(where: string, values: readonly unknown[]): Promise<number> {
   )
   for (const s of rows) announce(s.studio_id, [`session ${s.id}`])
   return rows.length
+}
+
+/** Ends the sessions an account has in the studio it has to leave, once that is written. */
+export async function endStudioSessions(tx: Tx, accountId: string): Promise<void> {
+  const ended = await tx.q<{ id: string }>(
+    'delete from session where studio_id = $1 and account_id = $2 returning id',
+    [tx.studioId, accountId],
+  )
+  for (const s of ended) tx.touched.add(`session ${s.id}`)
+}
+
+/** Moves a session into another studio of its account. Lines that were open in the one before end. */
+export async function moveSession(id: string, studioId: string): Promise<void> {
+  const { rows } = await pool().query<{ before: string }>(
+    `update session s set studio_id = $2 from session o where o.id = s.id and s.id = $1 returning o.studio_id as before`,
+    [id, studioId],
+  )
+  for (const { before } of rows) if (before !== studioId) announce(before, [`session ${id}`])
 }
 
 /** Ends the session a token stands for. */

@@ -166,6 +166,18 @@ export async function photoImage(tx: Tx, id: string): Promise<Buffer | undefined
   return photo?.image
 }
 
+/** The same, of a piece that belongs to a plan of this work. */
+export async function photoOfWork(tx: Tx, workId: string, id: string): Promise<Buffer | undefined> {
+  const [photo] = await tx.q<{ image: Buffer }>(
+    `select f.image from piece_photo f
+     join piece p on p.studio_id = f.studio_id and p.id = f.piece_id
+     join plan l on l.studio_id = p.studio_id and l.id = p.plan_id
+     where f.studio_id = $1 and f.id = $2 and l.work_id = $3 and l.kind <> 'final'`,
+    [tx.studioId, id, workId],
+  )
+  return photo?.image
+}
+
 /** A photo laid flat by its corners, JPEG; undefined where these were not said. */
 export async function flatImage(tx: Tx, id: string): Promise<Buffer | undefined> {
   const [photo] = await tx.q<{ flat: Buffer | null }>('select flat from piece_photo where studio_id = $1 and id = $2', [

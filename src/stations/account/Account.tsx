@@ -4,8 +4,10 @@ import { Button, Form, Input } from 'antd'
 import type { OwnSession } from '@/db/people/sessions'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
+import type { Membership } from '@/db/people/members'
 import { dayAndTime } from '@/ui/tables/dates'
 import { changePasswordAction, endOthersAction, endSessionAction } from './actions'
+import { Studios } from './Studios'
 import styles from './account.module.css'
 
 interface Fields {
@@ -19,12 +21,17 @@ export function Account({
   here,
   zone,
   sessions,
+  studios,
+  studioId,
 }: {
   name: string
   /** The session this page belongs to. */
   here: string
   zone: string
   sessions: readonly OwnSession[]
+  studios: readonly Membership[]
+  /** The one that is open. */
+  studioId: string
 }) {
   return (
     <>
@@ -32,6 +39,7 @@ export function Account({
         <h1>{name}</h1>
       </div>
       <div className={styles.account}>
+        <Studios studios={studios} here={studioId} />
         <SignedIn here={here} zone={zone} sessions={sessions} />
         <Password />
       </div>

@@ -2,6 +2,8 @@
 
 import { object, string } from 'yup'
 import type { Answer } from '@/core/answer'
+import { foundStudio, leaveStudio, openStudio } from '@/db/people/members'
+import { foundStudioSchema, leaveSchema, openStudioSchema } from '@/db/people/memberSchema'
 import { changePassword } from '@/db/people/accounts'
 import { newPasswordSchema } from '@/db/people/passwords'
 import { endOtherSessions, endOwnSession } from '@/db/people/sessions'
@@ -34,4 +36,29 @@ export async function endSessionAction(input: unknown): Promise<Answer<null>> {
 /** Ends every session of one's own but this one. Answers how many. */
 export async function endOthersAction(): Promise<Answer<number>> {
   return ask(object(), {}, (_, who) => endOtherSessions(who.accountId, who.sessionId))
+}
+
+/** Opens another of one's studios, on this device. */
+export async function openStudioAction(input: unknown): Promise<Answer<null>> {
+  return ask(openStudioSchema, input, async (studio, who) => {
+    await openStudio(who, studio)
+    return null
+  })
+}
+
+/** Starts one more studio of one's own, and opens it. */
+export async function foundStudioAction(input: unknown): Promise<Answer<null>> {
+  return ask(foundStudioSchema, input, async (studio, who) => {
+    await foundStudio(who, studio)
+    return null
+  })
+}
+
+/** Leaves the studio that is open. What one did stays in its journal. */
+export async function leaveStudioAction(input: unknown): Promise<Answer<null>> {
+  return ask(leaveSchema, input, async (_, who) => {
+    await leaveStudio(who)
+    note('left a studio', { account: who.accountId })
+    return null
+  })
 }

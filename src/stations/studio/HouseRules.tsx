@@ -20,7 +20,7 @@ const shareTyped = (typed: string) => {
 }
 
 /** The studio's house rules, and where the start values come from. */
-export function HouseRules({ studio }: { studio: StudioFacts }) {
+export function HouseRules({ studio, decides }: { studio: StudioFacts; decides: boolean }) {
   const { send, pending, refusal } = useSend<null>()
   const [form] = Form.useForm()
   const own: unknown = Form.useWatch('waterSchool', form) ?? studio.water.school
@@ -36,6 +36,7 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
           waterShare: percentText(studio.water.value),
         }}
         requiredMark={false}
+        disabled={!decides}
         onFinish={({ waterShare, ...f }: Record<string, unknown>) =>
           send(() => saveRulesAction({ ...f, waterShare: shareTyped(String(waterShare ?? '')) }), undefined, 'Saved')
         }
@@ -74,9 +75,13 @@ export function HouseRules({ studio }: { studio: StudioFacts }) {
           bear less. That part of the rule is Fika’s own.
         </p>
         {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
-        <Button htmlType="submit" loading={pending}>
-          Save
-        </Button>
+        {decides ? (
+          <Button htmlType="submit" loading={pending}>
+            Save
+          </Button>
+        ) : (
+          <p>These rules are an owner’s to change.</p>
+        )}
       </Form>
       <h3 className="below">Start ratios, medium : paint</h3>
       <p className="muted">

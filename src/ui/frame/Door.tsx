@@ -4,6 +4,7 @@ import { Button, Form, Input, Segmented } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Answer } from '@/core/answer'
+import { AddressAndPassword } from './AddressAndPassword'
 import { Notice } from './Notice'
 import { PouredPicture } from '@/ui/pictures/PouredPicture'
 import { useSend } from '@/ui/hooks/useSend'
@@ -84,16 +85,7 @@ export function Door({
               </Form.Item>
             </>
           ) : null}
-          <Form.Item name="email" label="Address (email)" rules={[{ required: true, message: 'Type your address.' }]}>
-            <Input size="large" autoComplete="email" inputMode="email" maxLength={200} />
-          </Form.Item>
-          <Form.Item name="password" label="Password" rules={[{ required: true, message: 'Type your password.' }]}>
-            <Input.Password
-              size="large"
-              autoComplete={mode === 'in' ? 'current-password' : 'new-password'}
-              maxLength={200}
-            />
-          </Form.Item>
+          <AddressAndPassword known={mode === 'in'} />
           {refusal ? <Notice kind="warning">{refusal.message}</Notice> : null}
           <Button
             size="large"

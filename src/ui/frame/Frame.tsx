@@ -4,6 +4,7 @@ import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { Modal } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'
+import type { Role } from '@/core/people/roles'
 import { KEYS } from './keys'
 import { stationOf, STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
@@ -24,11 +25,13 @@ function trayOf(element: Element | null): TrayItem | undefined {
 export function Frame({
   studio,
   person,
+  role,
   children,
   signOut,
 }: {
   studio: { id: string; name: string }
   person: string
+  role: Role
   children: ReactNode
   signOut: () => Promise<void>
 }) {
@@ -106,7 +109,7 @@ export function Frame({
             <Link
               href="/studio"
               className={styles.whoStudio}
-              title={`${studio.name}: house rules, droppers`}
+              title={`${studio.name}: house rules, room, people, keeping`}
               prefetch={false}
             >
               {studio.name}
@@ -126,6 +129,11 @@ export function Frame({
             </span>
           </div>
         </header>
+        {role === 'visitor' ? (
+          <p className={styles.visitor} role="note">
+            You look on here as a visitor: everything can be seen, and nothing changed.
+          </p>
+        ) : null}
         <main id="main" tabIndex={-1}>
           {children}
         </main>

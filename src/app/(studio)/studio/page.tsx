@@ -1,5 +1,4 @@
 import type { Metadata } from 'next'
-import { listDroppers } from '@/db/people/droppers'
 import { houseWords } from '@/db/people/houseWords'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
@@ -8,10 +7,10 @@ import { Studio } from '@/stations/studio/Studio'
 export const metadata: Metadata = { title: 'Studio' }
 
 export default async function StudioPage() {
-  const props = await inStudio(async (tx) => ({
+  const props = await inStudio(async (tx, who) => ({
     studio: await studioFacts(tx),
-    droppers: await listDroppers(tx),
     words: await houseWords(tx),
+    decides: who.role === 'owner',
   }))
   return <Studio {...props} />
 }

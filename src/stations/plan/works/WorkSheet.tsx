@@ -1,15 +1,13 @@
 import Link from 'next/link'
-import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
-import { surfaceWords } from '@/core/surface/words'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import type { PlanWithParts } from '@/db/plans/read'
 import type { Piece } from '@/db/pieces/read'
 import type { Work } from '@/db/works/read'
-import { SurfacePicture } from '@/ui/pictures/SurfacePicture'
-import { Chip } from '@/ui/pictures/Drawdown'
 import { day } from '@/ui/tables/dates'
 import { PrintButton } from './PrintButton'
+import { SketchNotCopy } from './SketchNotCopy'
+import { WorkPlans } from './WorkPlans'
 import styles from './works.module.css'
 
 /**
@@ -54,7 +52,7 @@ export function WorkSheet({
           New plan in it
         </Link>
       </div>
-      <Plans
+      <WorkPlans
         title="Sketches"
         plans={sketches}
         pieces={pieces}
@@ -64,18 +62,11 @@ export function WorkSheet({
       />
       {work.kind === 'commission' || work.agreedOn ? (
         <div className={styles.agreed}>
-          <p>
-            <b>A sketch, not a copy.</b> What is poured follows the style and the colours of the sketch agreed on; paint
-            finds its own way, and no two pours are alike.
-          </p>
-          <p>
-            {work.agreedText || 'Nothing is written down yet.'}{' '}
-            {work.agreedOn ? <b>Agreed on {day(`${work.agreedOn}T12:00:00Z`, zone)}.</b> : <b>Not agreed on yet.</b>}
-          </p>
+          <SketchNotCopy work={work} zone={zone} />
           <p className={styles.sign}>Date and name</p>
         </div>
       ) : null}
-      <Plans
+      <WorkPlans
         title="What it becomes"
         plans={finals}
         pieces={pieces}
@@ -83,72 +74,5 @@ export function WorkSheet({
         empty="Nothing final is planned yet."
       />
     </section>
-  )
-}
-
-function Plans({
-  title,
-  plans,
-  pieces,
-  techniques,
-  empty,
-  scale = false,
-}: {
-  title: string
-  plans: readonly PlanWithParts[]
-  pieces: readonly Piece[]
-  techniques: TechniqueBook
-  empty: string
-  scale?: boolean
-}) {
-  return (
-    <>
-      <h3>{title}</h3>
-      {plans.length === 0 ? <p className="muted">{empty}</p> : null}
-      <ul className={styles.sketches}>
-        {plans.map((p) => {
-          const cup = p.parts.filter((x) => x.use === 'cup')
-          const photo = pieces.find((x) => x.planId === p.id)?.photos.at(-1)
-          return (
-            <li key={p.id}>
-              {photo ? (
-                // eslint-disable-next-line @next/next/no-img-element -- photos are served by the app itself, sized already
-                <img
-                  src={`/wall/photo/${photo.id}`}
-                  width={photo.width}
-                  height={photo.height}
-                  alt={`${p.title}, ${photo.moment}`}
-                  className={styles.photo}
-                />
-              ) : (
-                <SurfacePicture
-                  surface={p.design.surfaces[0]!.surface}
-                  colours={cup.map((x) => ({ hex: x.hex ?? '#ddd', ul: x.ul }))}
-                />
-              )}
-              <Link href={`/plan/${p.id}`}>
-                <b>{p.title}</b>
-              </Link>
-              <p className="muted fine">
-                {techniques.name(p.technique)},{' '}
-                {p.design.surfaces.map((s) => `${s.surface.count} × ${surfaceWords(s.surface)}`).join('; ')},{' '}
-                {formatMl(p.cupUl)}
-              </p>
-              {cup.map((x) => (
-                <span key={`${x.of.kind} ${x.of.id}`} className="chipline">
-                  <Chip hex={x.hex} sheen={x.sheen} size={20} />
-                  {x.label}
-                </span>
-              ))}
-              {scale ? (
-                <p className="noPrint">
-                  <Link href={`/plan/${p.id}/scale`}>Scale up</Link>
-                </p>
-              ) : null}
-            </li>
-          )
-        })}
-      </ul>
-    </>
   )
 }

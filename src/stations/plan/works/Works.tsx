@@ -74,7 +74,7 @@ export function Works({
         <Link className="go second" href="/plan/buy">
           To buy
         </Link>
-        <Link className="go second" href="/plan/room">
+        <Link className="go second" href="/studio/room">
           Room
         </Link>
         <Link className="go second" href="/plan/techniques">

@@ -1,5 +1,5 @@
 import type { WidthOf } from '@/server/pdfFonts'
-import encodeQR from 'qr'
+import { codeModules } from '@/ui/pictures/codeModules'
 
 export interface LabelText {
   readonly name: string
@@ -83,30 +83,8 @@ export function drawLabel(label: LabelText, size: { width: number; height: numbe
   const top = chipHeight ? EDGE : (size.height - side) / 2
   return {
     texts,
-    qr: { x, y: top, side, modules: modulesOf(label.url) },
+    qr: { x, y: top, side, modules: codeModules(label.url) },
     chip:
       chipHeight && label.hex ? { x, y: size.height - EDGE - chipHeight + 0.5, width: side, height: chipHeight } : null,
   }
-}
-
-const BORDER = 2
-
-/** The modules of a code without their white border, which the label's own paper gives. */
-const modulesOf = (text: string) =>
-  encodeQR(text, 'raw', { border: BORDER, ecc: 'medium' })
-    .slice(BORDER, -BORDER)
-    .map((row) => row.slice(BORDER, -BORDER))
-
-/** The dark modules of a code as one path in units of modules, rows joined where they touch. */
-export function modulesPath(modules: readonly (readonly boolean[])[]): string {
-  let path = ''
-  modules.forEach((row, y) => {
-    for (let x = 0; x < row.length; x++) {
-      if (!row[x]) continue
-      const from = x
-      while (row[x + 1]) x++
-      path += `M${from} ${y}h${x - from + 1}v1h-${x - from + 1}z`
-    }
-  })
-  return path
 }

@@ -2,7 +2,8 @@ import { rgb } from 'pdf-lib'
 import { hexToSrgb } from '@/core/colour/srgb'
 import { documentWithFonts, MM } from '@/server/pdfFonts'
 import { placesOf, type Grid } from './grids'
-import { drawLabel, modulesPath, type LabelText } from './layout'
+import { modulesPath } from '@/ui/pictures/codeModules'
+import { drawLabel, type LabelText } from './layout'
 
 const INK = rgb(0.08, 0.08, 0.08)
 

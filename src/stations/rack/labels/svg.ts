@@ -1,7 +1,8 @@
 import { writable } from '@/exchange/guard'
 import { documentWithFonts } from '@/server/pdfFonts'
 import { placesOf, type Grid } from './grids'
-import { drawLabel, modulesPath, type LabelText } from './layout'
+import { modulesPath } from '@/ui/pictures/codeModules'
+import { drawLabel, type LabelText } from './layout'
 
 /** White border of a code, mm. */
 const QUIET = 2.4

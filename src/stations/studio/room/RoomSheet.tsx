@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Input } from 'antd'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { formatFlOz, formatMl } from '@/core/quantity/format'
 import { numberIn } from '@/core/quantity/number'
@@ -11,6 +11,7 @@ import { readTyped } from '@/core/quantity/typed'
 import type { CupSize, DryingPlace, Room } from '@/db/room/read'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
+import { StudioNav } from '../StudioNav'
 import { removeFromRoomAction, saveCupAction, savePlaceAction, saveRoomAction } from './actions'
 import styles from './room.module.css'
 
@@ -22,11 +23,14 @@ export function RoomSheet({
   places,
   room,
   units,
+  children,
 }: {
   cups: readonly CupSize[]
   places: readonly DryingPlace[]
   room: Room
   units: UnitSystem
+  /** Its droppers. */
+  children: ReactNode
 }) {
   return (
     <>
@@ -35,11 +39,15 @@ export function RoomSheet({
           Room <span className="sub">cups, level places, days and air: what plans are worked out with</span>
         </h1>
       </div>
+      <StudioNav here="/studio/room" />
       <div className="two">
         <Cups cups={cups} units={units} />
         <Places places={places} units={units} />
       </div>
-      <Days room={room} />
+      <div className="two below">
+        <Days room={room} />
+        {children}
+      </div>
     </>
   )
 }
