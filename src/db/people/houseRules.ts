@@ -4,7 +4,7 @@ import type { SchoolLine } from '@/core/mix/schools'
 import type { Body } from '@/core/paint/properties'
 import type { InferType } from 'yup'
 import type { Tx } from '../base/withStudio'
-import { ownersOnly } from './members'
+import { ownersOnly } from './ownersOnly'
 import type { studioSchema } from './studioSchema'
 
 /** The house rules as plain data, for pages. */

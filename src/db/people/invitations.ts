@@ -2,7 +2,8 @@ import { Conflict, FikaError, NotFound } from '@/core/errors'
 import type { Role } from '@/core/people/roles'
 import { isId, withStudio, type Tx } from '../base/withStudio'
 import { makeLinkToken, readLinkToken } from './linkToken'
-import { addMember, ownersOnly } from './members'
+import { addMember } from './members'
+import { ownersOnly } from './ownersOnly'
 
 /** An invitation holds so long, days. */
 export const INVITATION_DAYS = 7

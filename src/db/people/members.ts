@@ -1,8 +1,9 @@
-import { Conflict, Forbidden, NotFound } from '@/core/errors'
-import { OWNER_DECIDES, type Role } from '@/core/people/roles'
+import { Conflict, NotFound } from '@/core/errors'
+import type { Role } from '@/core/people/roles'
 import { pool } from '../base/pool'
 import { withStudio, type Tx } from '../base/withStudio'
 import { createStudio } from './newStudio'
+import { ownersOnly } from './ownersOnly'
 import { endStudioSessions, moveSession, type Session } from './sessions'
 
 export interface Member {
@@ -26,11 +27,6 @@ export async function listMembers(tx: Tx): Promise<Member[]> {
      order by s.ended_at nulls first, array_position(array['owner', 'maker', 'visitor'], s.role), a.name, s.account_id`,
     [tx.studioId],
   )
-}
-
-/** @throws Forbidden where whoever acts is no owner; the database says so too, in its own words */
-export function ownersOnly(tx: Pick<Tx, 'role'>): void {
-  if (tx.role !== 'owner' && tx.role !== 'studio') throw new Forbidden(OWNER_DECIDES)
 }
 
 /** Lets an account into the studio with a role; one that was in before comes back. */

@@ -58,7 +58,7 @@ export function Studios({ studios, here }: { studios: readonly Membership[]; her
           onConfirm={() =>
             send(
               () => leaveStudioAction({ sure: true }),
-              () => window.location.assign('/sign-in'),
+              () => router.replace('/sign-in'),
             )
           }
         >

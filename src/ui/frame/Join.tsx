@@ -1,6 +1,7 @@
 'use client'
 
 import { Button, Form, Input, Segmented } from 'antd'
+import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { ROLE_WORDS } from '@/core/people/roles'
@@ -34,9 +35,9 @@ export function Join({
   signUp: Send
 }) {
   const [mode, setMode] = useState<'new' | 'known'>('new')
-  const { send, pending, refusal, clear } = useSend<null>({ quiet: true })
-  // The whole page anew: everything on it is of another studio.
-  const enter = () => window.location.assign('/rack')
+  const { send, pending, refusal, clear } = useSend<null>()
+  const router = useRouter()
+  const enter = () => router.replace('/rack')
   const submit = (fields: Fields) =>
     send(async () => {
       const sent = { ...fields, token }
