@@ -1,9 +1,11 @@
 // npm run demo: from a fresh clone to a running studio. npm start is the same without the demo studio.
 //   -- --reset      start over (the old data is kept beside, under another name)
 //   -- --port 4310  the port to try first
+//   FIKA_BACKUPS    where back-ups go, such as a folder on another disk; <data>/backups where nothing is said
 //   -- --data-only  prepare the data, neither build nor start
 import { existsSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
+import { keepBackups } from './lib/backups.mjs'
 import { appEnv, keepRunning, ownerEnv, runTs, startApp, startDevices } from './lib/app.mjs'
 import { analyze, defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
 import { takeLock, tellAddress } from './lib/lock.mjs'
@@ -94,11 +96,13 @@ run(async () => {
   if (app.first.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.first.port}`)
   say(`Ready: ${app.first.url}`)
   say(`Data: ${home}. What happens is written to ${log}. End with Ctrl-C.`)
+  const endBackups = keepBackups(cluster, process.env.FIKA_BACKUPS ?? join(home, 'backups'))
   whenToldToEnd(() => {
     say('Stopping')
     app.end()
   })
   await app.ended
+  await endBackups()
   devices.stop()
   await stopCluster(cluster)
   return 0

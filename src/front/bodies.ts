@@ -9,6 +9,7 @@ const LARGER: readonly { readonly path: RegExp; readonly what: string; readonly 
   { path: /^\/paints\/import(\/|$)/, what: 'A list', bytes: 10_000_000 },
   { path: /^\/(wall|pour\/run)(\/|$)/, what: 'A photo', bytes: 20_000_000 },
   { path: /^\/plan\/[^/]+\/rehearse(\/|$)/, what: 'A rehearsal', bytes: 5_000_000 },
+  { path: /^\/studio\/keeping\/bring-in$/, what: 'An archive', bytes: 1_000_000_000 },
 ]
 
 const DOOR = /^\/(sign-in|join)(\/|$)/

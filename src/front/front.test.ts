@@ -179,6 +179,7 @@ describe('a body', () => {
     ['/paints/import/run', 10_000_000],
     ['/wall/7', 20_000_000],
     ['/plan/7/rehearse', 5_000_000],
+    ['/join/7', 16_000],
     ['/plan/7', 256_000],
   ]
   it.each(limits)('to %s is taken up to %d bytes, whole or in pieces, and refused beyond', async (path, most) => {

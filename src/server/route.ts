@@ -24,13 +24,16 @@ export const answered = <T>(result: Answer<T>): Response => Response.json(result
 
 /** HTTP's word for a refusal. */
 const statusOf = (code: Refusal['code']) =>
-  code === 'SignedOut' ? 401 : code === 'Busy' ? 503 : code === 'Unexpected' ? 500 : 400
+  code === 'SignedOut' ? 401 : code === 'Forbidden' ? 403 : code === 'Busy' ? 503 : code === 'Unexpected' ? 500 : 400
 
 /** The value alone, for a page that asks for more of what it shows; a refusal is its sentence. */
 export function rows<T>(result: Answer<T>): Response {
-  if (result.ok) return Response.json(result.value, { headers: UNKEPT })
-  return new Response(result.message, { status: statusOf(result.code) })
+  return result.ok ? Response.json(result.value, { headers: UNKEPT }) : refusedText(result)
 }
+
+/** The sentence of a refusal alone. */
+export const refusedText = ({ code, message }: Refusal): Response =>
+  new Response(message, { status: statusOf(code), headers: UNKEPT })
 
 /** The same where the value is the text of JSON already. */
 export function rowsOfText(result: Answer<string>): Response {

@@ -33,6 +33,7 @@ import {
   leaveStudioAction,
   openStudioAction,
 } from '@/stations/account/actions'
+import { backUpNowAction } from '@/stations/studio/keeping/actions'
 import * as people from '@/stations/studio/people/actions'
 import { mendAction, openFileAction, previewAction } from '@/stations/paints/exchange/actions'
 import * as stock from '@/stations/paints/stock/actions'
@@ -420,6 +421,7 @@ export const calls = (t: Things): readonly Call[] => {
     ['removeMemberAction', 'NotFound', () => people.removeMemberAction({ accountId: t.partner })],
     ['makeWorkLinkAction', 'NotFound', () => makeWorkLinkAction({ ...t.workLink, id: id() })],
     ['endWorkLinkAction', 'NotFound', () => endWorkLinkAction({ id: t.workLink.id })],
+    ['backUpNowAction', 'nothing', () => backUpNowAction()],
     ['openStudioAction', 'NotFound', () => openStudioAction({ studioId: t.studioId })],
     ['foundStudioAction', 'Conflict', () => foundStudioAction({ id: t.studioId, name: 'Mine' })],
     ['leaveStudioAction', 'Conflict', () => leaveStudioAction({ sure: true })],

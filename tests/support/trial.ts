@@ -10,8 +10,8 @@ class TakenBack extends Error {
 /** What stands in for `@/db/base/withStudio`: the real one, and while a trial is on, one that takes everything back. */
 export function trialStudio(): typeof import('@/db/base/withStudio') {
   const real = jest.requireActual<typeof import('@/db/base/withStudio')>('@/db/base/withStudio')
-  const trying: typeof real.withStudio = async (who, work) => {
-    if (!trial.on) return real.withStudio(who, work)
+  const trying: typeof real.withStudio = async (who, work, way) => {
+    if (!trial.on) return real.withStudio(who, work, way)
     try {
       return await real.withStudio(who, async (tx) => {
         throw new TakenBack(await work(tx))

@@ -37,7 +37,14 @@ const LOOKS = [
   'leaveStudioAction',
 ]
 /** What an owner decides. */
-const OWNERS = ['saveRulesAction', 'inviteAction', 'withdrawInvitationAction', 'giveRoleAction', 'removeMemberAction']
+const OWNERS = [
+  'saveRulesAction',
+  'inviteAction',
+  'withdrawInvitationAction',
+  'giveRoleAction',
+  'removeMemberAction',
+  'backUpNowAction',
+]
 
 const as = (who: Signed | undefined) => {
   if (who) holder.token = who.token

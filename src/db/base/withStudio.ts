@@ -36,13 +36,13 @@ const TRANSIENT = new Set(['57P03', '57P01', 'ECONNREFUSED', 'ECONNRESET', '4000
  * back. A server that is just coming back is tried once more, which is safe because every write carries a request id.
  * @throws FikaError as `work` does; Conflict for a unique or check violation that nothing explained better
  */
-export async function withStudio<T>(who: Actor, work: (tx: Tx) => Promise<T>): Promise<T> {
+export async function withStudio<T>(who: Actor, work: (tx: Tx) => Promise<T>, way: Way = {}): Promise<T> {
   try {
-    return await once(who, work)
+    return await once(who, work, way)
   } catch (error) {
     if (!TRANSIENT.has(codeOf(error))) throw troubleOf(error) ?? error
     await new Promise((resolve) => setTimeout(resolve, 250))
-    return once(who, work).catch((again) => {
+    return once(who, work, way).catch((again) => {
       throw troubleOf(again) ?? again
     })
   }
@@ -54,19 +54,25 @@ export interface Actor {
   readonly accountId: string | null
 }
 
+/** How a transaction sees the others. */
+export interface Way {
+  /** All of its statements see one moment, however long it takes. */
+  readonly oneMoment?: boolean
+}
+
 /**
  * Begins a transaction in one round trip: which studio, and what whoever acts may do there. A visitor's is read only,
  * whatever is asked of it.
  * @throws FikaError SignedOut where they are not in the studio any more
  */
-async function begin(client: PoolClient, { studioId, accountId }: Actor): Promise<Tx['role']> {
+async function begin(client: PoolClient, { studioId, accountId }: Actor, { oneMoment }: Way): Promise<Tx['role']> {
   const role = accountId
     ? `coalesce((select role from account_studio
          where studio_id = '${studioId}' and account_id = '${accountId}' and ended_at is null), '')`
     : `'studio'`
   // Two statements are answered by two results, which the types do not say.
   const results = (await client.query(
-    `begin; select m.role, set_config('app.studio_id', '${studioId}', true), set_config('app.role', m.role, true),
+    `begin${oneMoment ? ' isolation level repeatable read' : ''}; select m.role, set_config('app.studio_id', '${studioId}', true), set_config('app.role', m.role, true),
        case when m.role = 'visitor' then set_config('transaction_read_only', 'on', true) end
      from (select ${role} as role) m`,
   )) as unknown as readonly { rows: readonly { role: Tx['role'] | '' }[] }[]
@@ -75,7 +81,7 @@ async function begin(client: PoolClient, { studioId, accountId }: Actor): Promis
   throw new FikaError('SignedOut', 'You are not in this studio any more. Sign in again to see which ones you are in.')
 }
 
-async function once<T>(who: Actor, work: (tx: Tx) => Promise<T>): Promise<T> {
+async function once<T>(who: Actor, work: (tx: Tx) => Promise<T>, way: Way): Promise<T> {
   if (!UUID.test(who.studioId)) throw new Error('not a studio id')
   if (who.accountId !== null && !UUID.test(who.accountId)) throw new Error('not the id of an account')
   const client = await pool().connect()
@@ -84,7 +90,7 @@ async function once<T>(who: Actor, work: (tx: Tx) => Promise<T>): Promise<T> {
   const lost = (error: Error) => (broken = error)
   client.on('error', lost)
   try {
-    const role = await begin(client, who)
+    const role = await begin(client, who, way)
     const later: (() => void)[] = []
     const tx = transaction(client, { ...who, role }, later)
     const result = await work(tx)

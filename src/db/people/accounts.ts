@@ -51,6 +51,10 @@ async function addAccount(
   return made.length > 0
 }
 
+/** A person who stands in a journal that was brought in from elsewhere: a name, and no way in. */
+export const addPlaceholder = (tx: Tx, { id, name }: { id: string; name: string }) =>
+  tx.q('insert into account (id, email, name) values ($1, $2, $3)', [id, `${id}@brought-in.invalid`, name])
+
 /**
  * Makes an account for somebody who is invited into a studio; they come in when they sign in by the invitation.
  * @returns whether it was made; false where the address has one already, after as long a time

@@ -133,7 +133,9 @@ describe('a member', () => {
       withStudio(maker, (tx) => takeOut(tx, { requestId: uuidv7(), vesselId: bottle, ul: 1_000 })),
     ).rejects.toMatchObject({ code: 'SignedOut' })
     expect(await studio.holds(bottle)).toBe(59_000)
-    expect((await withStudio(owner, (tx) => journal(tx, null))).filter((e) => e.by === 'Runa').length).toBeGreaterThan(0)
+    expect((await withStudio(owner, (tx) => journal(tx, null))).filter((e) => e.by === 'Runa').length).toBeGreaterThan(
+      0,
+    )
     expect((await inside(owner)).find((m) => m.accountId === maker.accountId)!.endedAt).not.toBeNull()
     await expect(withStudio(owner, (tx) => removeMember(tx, maker))).rejects.toMatchObject({ code: 'NotFound' })
     await acceptInvitation(await invitation(owner, 'visitor'), maker.accountId)
