@@ -1,6 +1,7 @@
 // npm run demo: from a fresh clone to a running studio. npm start is the same without the demo studio.
 //   -- --reset      start over (the old data is kept beside, under another name)
 //   -- --port 4310  the port to try first
+//   -- --lan        speak TLS to the house network as well, and print the address and its QR code
 //   FIKA_BACKUPS    where back-ups go, such as a folder on another disk; <data>/backups where nothing is said
 //   -- --data-only  prepare the data, neither build nor start
 import { existsSync, renameSync } from 'node:fs'
@@ -9,6 +10,7 @@ import { keepBackups } from './lib/backups.mjs'
 import { appEnv, keepRunning, ownerEnv, runTs, startApp, startDevices } from './lib/app.mjs'
 import { analyze, defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
 import { takeLock, tellAddress } from './lib/lock.mjs'
+import { askedForLan } from './lib/lan.mjs'
 import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
 import { isMachine, run, say, step, Stop, stubborn, whenToldToEnd } from './lib/steps.mjs'
 
@@ -18,7 +20,7 @@ run(async () => {
   const wantedPort = Number(args[args.indexOf('--port') + 1]) || 4310
   const home = defaultHome()
 
-  await ensurePackages(['postgresql'])
+  await ensurePackages(args.includes('--lan') ? ['postgresql', 'openssl'] : ['postgresql'])
   let other
   try {
     other = takeLock(home)
@@ -82,9 +84,10 @@ run(async () => {
   // The demo has no device on the table; a studio of its own names them by FIKA_READER and FIKA_SCALE.
   const devices = demo ? await startDevices(7411) : { env: {}, stop: () => undefined }
   const log = join(home, 'fika.log')
+  const lan = args.includes('--lan') ? await askedForLan(home) : undefined
   const app = await step('Starting Fika', () =>
     keepRunning(
-      (port) => startApp({ ...env, ...devices.env }, port, { log }),
+      (port) => startApp({ ...env, ...devices.env, ...lan?.env }, port, { log, lanPort: lan?.port }),
       wantedPort,
       ({ url, child }) => tellAddress(home, { url, app: child.pid, databasePort: cluster.port }),
     ),
@@ -95,6 +98,7 @@ run(async () => {
   })
   if (app.first.port !== wantedPort) say(`Port ${wantedPort} is taken; using ${app.first.port}`)
   say(`Ready: ${app.first.url}`)
+  lan?.tell()
   say(`Data: ${home}. What happens is written to ${log}. End with Ctrl-C.`)
   const endBackups = keepBackups(cluster, process.env.FIKA_BACKUPS ?? join(home, 'backups'))
   whenToldToEnd(() => {

@@ -1,4 +1,4 @@
-// The built app behind its front: node bin/serve.mjs --port 4310. Started by npm start and the tests, not by hand.
+// The built app behind its front: node bin/serve.mjs --port 4310 [--lan-port 4343]. Started by npm start and the tests, not by hand.
 import { fstatSync, writeSync } from 'node:fs'
 import next from 'next'
 import { tsImport } from 'tsx/esm/api'
@@ -21,12 +21,21 @@ for (const stream of [process.stdout, process.stderr])
     }
 
 const args = process.argv.slice(2)
-const at = { host: '127.0.0.1', port: Number(args[args.indexOf('--port') + 1]) }
+const numberAfter = (name) => (args.includes(name) ? Number(args[args.indexOf(name) + 1]) : undefined)
+const at = { host: '127.0.0.1', port: numberAfter('--port') }
+const lanPort = numberAfter('--lan-port')
 
 const app = next({ dev: false, dir: root, hostname: at.host, port: at.port, quiet: true })
 const { runFront } = await tsImport('../src/front/run.ts', import.meta.url)
 await app.prepare()
-const front = await runFront(app.getRequestHandler(), at)
+const handler = app.getRequestHandler()
+const fronts = [await runFront(handler, at)]
+if (lanPort) {
+  const { FIKA_TLS_KEY: key, FIKA_TLS_CERTIFICATE: cert, FIKA_TLS_AUTHORITY: authority } = process.env
+  fronts.push(await runFront(handler, { host: '0.0.0.0', port: lanPort, tls: { key, cert, authority } }))
+}
+// Nobody needs the key any more.
+delete process.env.FIKA_TLS_KEY
 
 // One request that goes wrong in an unforeseen way is no reason to leave all the others.
 for (const trouble of ['uncaughtException', 'unhandledRejection'])
@@ -36,7 +45,7 @@ let stopping = false
 const stop = () => {
   if (stopping) return
   stopping = true
-  void front.stop().then(() => process.exit(0))
+  void Promise.all(fronts.map((front) => front.stop())).then(() => process.exit(0))
 }
 process.on('SIGTERM', stop)
 process.on('SIGINT', stop)

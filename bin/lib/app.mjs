@@ -63,14 +63,16 @@ const answers = (url) =>
 
 /**
  * Starts the built app on loopback and waits until it answers.
+ * @param lanPort port on which it speaks TLS to the house network as well, with what FIKA_TLS_* in `env` hold
  * @param log file that gets what it says, for its owner's eyes; without one it says it here. Never a pipe: one whose
  *   other end is gone would be written to for ever.
  * @returns the process, its address, and a promise of its end
  */
-export async function startApp(env, wantedPort, { quiet = false, log } = {}) {
+export async function startApp(env, wantedPort, { quiet = false, log, lanPort } = {}) {
   const port = await freePort(wantedPort)
   const out = log ? openSync(log, 'a', 0o600) : quiet ? 'ignore' : 'inherit'
-  const child = spawn(process.execPath, [join(root, 'bin/serve.mjs'), '--port', String(port)], {
+  const lan = lanPort ? ['--lan-port', String(lanPort)] : []
+  const child = spawn(process.execPath, [join(root, 'bin/serve.mjs'), '--port', String(port), ...lan], {
     cwd: root,
     env: { ...handedOn(), ...env },
     stdio: ['ignore', log ? out : 'ignore', out],

@@ -14,6 +14,7 @@ export function postgresBin(version) {
 
 const PACKAGES = [
   { name: 'postgresql', present: () => postgresBin() !== undefined },
+  { name: 'openssl', present: () => existsSync('/usr/bin/openssl') },
   { name: 'chromium', present: () => existsSync('/usr/bin/chromium') },
 ]
 

@@ -1,6 +1,6 @@
 import { findSession } from '@/db/people/sessions'
 import { tokenIn } from '@/session/seal'
-import { serve, type Front } from './serve'
+import { serve, type At, type Front } from './serve'
 import type { RequestListener } from 'node:http'
 
 /** Whether a Cookie header bears a session that stands. */
@@ -10,5 +10,4 @@ async function isKnown(cookies: string): Promise<boolean> {
 }
 
 /** Puts the front before the app, as configured by the environment. */
-export const runFront = (app: RequestListener, at: { host: string; port: number }): Promise<Front> =>
-  serve(app, isKnown, at, process.env)
+export const runFront = (app: RequestListener, at: At): Promise<Front> => serve(app, isKnown, at, process.env)

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { createServer, type IncomingMessage, type RequestListener, type Server, type ServerResponse } from 'node:http'
+import { createServer as createTlsServer } from 'node:https'
 import { DOOR_SAYS } from '@/core/answer'
 import { endLines } from '@/server/lines'
 import { allowedFrom, askerOf, type Allowed } from './allowed'
@@ -14,6 +15,23 @@ const STOP_MS = 5_000
 
 /** Headers by which the front tells the app what it made sure of; as sent by a browser they are dropped. */
 const TOLD = { from: 'x-fika-from', origin: 'x-fika-origin' } as const
+
+/** Where a front listens; with TLS where it is told key and certificate (PEM). */
+export interface At {
+  readonly host: string
+  readonly port: number
+  readonly tls?: Tls
+}
+
+export interface Tls {
+  readonly key: string
+  readonly cert: string
+  /** The authority of the house, which a device fetches once to trust it. */
+  readonly authority: string
+}
+
+/** Where a device fetches the authority of the house. */
+export const AUTHORITY_PATH = '/authority.crt'
 
 export interface Front {
   readonly server: Server
@@ -42,12 +60,14 @@ function turnAway(request: IncomingMessage, response: ServerResponse, status: nu
 /**
  * The way in of every request, before the app: who asks, how large the body may be, and the headers of the answer.
  * @param app handles what is let through
+ * @param authority what is handed out at its path; nothing where there is none
  * @param known whether a request comes from somebody signed in; asked only before a larger body is read
  */
 export function frontOf(
   app: RequestListener,
   allowed: Allowed,
   known: (cookies: string) => Promise<boolean>,
+  authority?: string,
 ): RequestListener {
   return (request, response) => {
     const { headers, socket } = request
@@ -70,6 +90,14 @@ export function frontOf(
     // `//` and the like are addresses of nothing, and would be none for whatever reads them next.
     if (!URL.canParse(path, asker.origin) || path.startsWith('//'))
       return turnAway(request, response, 400, 'That is no address of Fika’s. Go back and choose again.')
+    if (authority && path === AUTHORITY_PATH && (request.method === 'GET' || request.method === 'HEAD')) {
+      response.writeHead(200, {
+        'Content-Type': 'application/x-x509-ca-cert',
+        'Content-Disposition': 'attachment; filename="fika-authority.crt"',
+      })
+      response.end(request.method === 'HEAD' ? undefined : authority)
+      return
+    }
     const limit = bodyLimit(new URL(path, asker.origin).pathname)
     const declared = declaredBytes(request)
     const tooLarge = () => turnAway(request, response, 413, limit.message)
@@ -93,13 +121,15 @@ export function frontOf(
 export async function serve(
   app: RequestListener,
   known: (cookies: string) => Promise<boolean>,
-  at: { host: string; port: number },
+  at: At,
   env: Readonly<Record<string, string | undefined>>,
 ): Promise<Front> {
-  const server = createServer(
-    { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS },
-    frontOf(app, allowedFrom(env, at.port), known),
-  )
+  const { tls } = at
+  const limits = { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS }
+  const front = frontOf(app, allowedFrom(env, at.port), known, tls?.authority)
+  const server = tls
+    ? createTlsServer({ ...limits, key: tls.key, cert: tls.cert, minVersion: 'TLSv1.2' }, front)
+    : createServer(limits, front)
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject)
     server.listen(at.port, at.host, resolve)

@@ -121,11 +121,14 @@ export function Frame({
               ·{' '}
               <button type="button" className="plain" onClick={() => signOut()}>
                 Sign out
-              </button>{' '}
-              ·{' '}
-              <button type="button" className="plain" onClick={() => setHelp(true)} aria-label="Keys">
-                Keys
               </button>
+              <span className={styles.forKeys}>
+                {' '}
+                ·{' '}
+                <button type="button" className="plain" onClick={() => setHelp(true)} aria-label="Keys">
+                  Keys
+                </button>
+              </span>
             </span>
           </div>
         </header>
