@@ -55,7 +55,7 @@ export async function ensureModules() {
   )
 }
 
-const SOURCES = ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json']
+const SOURCES = ['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json']
 
 function digest(hash, path) {
   const entries = existsSync(join(root, path)) ? readdirSync(join(root, path), { withFileTypes: true }) : []

@@ -90,7 +90,7 @@ export function BottleSheet({
         </span>
       </div>
       <div className="wide-left">
-        <section className="panel" style={{ display: 'grid', gridTemplateColumns: '190px 1fr', gap: 24 }}>
+        <section className={`panel ${styles.bottleFacts}`}>
           <BottleGlyph
             id={bottle.id}
             height={270}

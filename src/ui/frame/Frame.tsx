@@ -5,11 +5,13 @@ import { usePathname, useRouter } from 'next/navigation'
 import { Modal } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'
 import type { Role } from '@/core/people/roles'
+import { Away } from './Away'
 import { KEYS } from './keys'
 import { stationOf, STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
 import { TrayBar } from './TrayBar'
 import { RefreshHere } from '@/ui/hooks/useRefresh'
+import { useCards } from '@/ui/hooks/useCards'
 import { useTopOfPage } from '@/ui/hooks/useTopOfPage'
 import styles from './frame.module.css'
 
@@ -39,6 +41,7 @@ export function Frame({
   const router = useRouter()
   const [help, setHelp] = useState(false)
   useTopOfPage(path)
+  useCards()
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -140,6 +143,7 @@ export function Frame({
         <main id="main" tabIndex={-1}>
           {children}
         </main>
+        <Away />
         <TrayBar studioId={studio.id} />
         <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} destroyOnHidden>
           <dl className={styles.keys}>

@@ -8,6 +8,14 @@ jest.mock('./useRefresh', () => ({
   useRefreshing: jest.fn(() => ({ refresh: () => undefined, wished: false, round: 0 })),
 }))
 
+const back: { work: (() => void) | undefined; letBe: jest.Mock } = { work: undefined, letBe: jest.fn() }
+jest.mock('./connection', () => ({
+  whenBack: (work: () => void) => {
+    back.work = work
+    return back.letBe
+  },
+}))
+
 const success = jest.fn()
 jest.mock('antd', () => ({ App: { useApp: () => ({ message: { success } }) } }))
 
@@ -71,6 +79,44 @@ describe('sending what was typed', () => {
     expect(new Set(asked).size).toBe(1)
     expect(done).toHaveBeenCalledTimes(1)
     expect(result.current.refusal).toBeUndefined()
+  })
+  it('what got no answer is sent again by itself when Fika is back, as the same request, and counts once', async () => {
+    const { asked, result } = open()
+    const done = jest.fn()
+    const answers = [new TypeError('Failed to fetch'), { ok: true, value: 'bottle 7' } as const]
+    await act(async () =>
+      result.current.send((id) => {
+        asked.push(id)
+        const answer = answers.shift()!
+        return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
+      }, done),
+    )
+    expect(done).not.toHaveBeenCalled()
+    await act(async () => back.work!())
+    expect(done).toHaveBeenCalledWith('bottle 7')
+    expect(asked).toHaveLength(2)
+    expect(new Set(asked).size).toBe(1)
+    expect(result.current.refusal).toBeUndefined()
+  })
+  it('what was sent by hand meanwhile, or whose form is gone, is not sent by itself as well', async () => {
+    const { result, send } = open()
+    back.letBe.mockClear()
+    await send(new TypeError('Failed to fetch'))
+    await send({ ok: true, value: '' })
+    expect(back.letBe).toHaveBeenCalled()
+    expect(result.current.refusal).toBeUndefined()
+    const gone = renderHook(() => useSend<string>())
+    await act(async () => gone.result.current.send(() => Promise.reject(new TypeError('Failed to fetch'))))
+    back.letBe.mockClear()
+    gone.unmount()
+    expect(back.letBe).toHaveBeenCalledTimes(1)
+  })
+  it('what the front refused is not sent again by itself', async () => {
+    const { result, send } = open()
+    back.work = undefined
+    await send(new Error('Fika: That is more than Fika takes at once.'))
+    expect(result.current.refusal?.message).toBe('That is more than Fika takes at once.')
+    expect(back.work).toBeUndefined()
   })
   it('a try after a refusal is another request, for it may carry other amounts; the refusal can be put away', async () => {
     const { asked, result, send } = open()

@@ -1,22 +1,25 @@
 'use client'
 
 import { App } from 'antd'
-import { useState, useTransition } from 'react'
+import { useEffect, useRef, useState, useTransition } from 'react'
 import { v7 as uuidv7 } from 'uuid'
+import { whenBack } from './connection'
 import { useRefreshing } from './useRefresh'
 import { DOOR_SAYS, type Answer, type Refusal } from '@/core/answer'
 
-/** What was said before the action was reached; where nothing was, that there was no answer. */
-function whyNot(error: unknown): string {
+/** What the front said before the action was reached; undefined where nobody said anything. */
+function saidBefore(error: unknown): string | undefined {
   const said = error instanceof Error ? error.message : ''
-  return said.startsWith(DOOR_SAYS)
-    ? said.slice(DOOR_SAYS.length)
-    : 'Fika did not answer. Nothing is lost: try again in a moment.'
+  return said.startsWith(DOOR_SAYS) ? said.slice(DOOR_SAYS.length) : undefined
 }
+
+const NO_ANSWER =
+  'Fika did not answer. Nothing is lost: it is sent again by itself when Fika is back, and counts once. You can also try again.'
 
 /**
  * Sends a server action. A request id is made once per intention and kept until it succeeded, so that a double tap
- * with a wet glove, or a retry after a lost answer, books once. A refusal is kept to be shown beside what was typed.
+ * with a wet glove, or a retry after a lost answer, books once. What got no answer is sent again by itself as soon as
+ * Fika is back, for as long as its form is there. A refusal is kept to be shown beside what was typed.
  * @param options `quiet`: what is sent changes nothing that this page reads from the server
  */
 export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
@@ -26,8 +29,11 @@ export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
   const { message } = App.useApp()
   const { refresh, wished, round } = useRefreshing()
   const [sentIn, setSentIn] = useState<number>()
+  const letBe = useRef<() => void>(undefined)
+  useEffect(() => () => letBe.current?.(), [])
   const send = (action: (requestId: string) => Promise<Answer<T>>, done?: (value: T) => void, said?: string) =>
     start(async () => {
+      letBe.current?.()
       setRefusal(undefined)
       try {
         const answer = await action(requestId)
@@ -46,7 +52,9 @@ export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
           setRefusal(answer)
         }
       } catch (error) {
-        setRefusal({ ok: false, code: 'Unexpected', message: whyNot(error) })
+        const before = saidBefore(error)
+        setRefusal({ ok: false, code: 'Unexpected', message: before ?? NO_ANSWER })
+        if (before === undefined) letBe.current = whenBack(() => send(action, done, said))
       }
     })
   return { send, pending: pending || (wished && sentIn === round), refusal, clear: () => setRefusal(undefined) }

@@ -20,7 +20,9 @@ export function MeasuredPiece({ piece, measured }: { piece: Piece; measured: rea
       <section className="panel below" aria-label="Measured">
         <div className="row spread">
           <h2>Measured, {MOMENT_WORDS[last.moment]}</h2>
-          <Link href={`/wall/${piece.id}/photo/${last.photoId}`}>Measure again</Link>
+          <Link className="go second" href={`/wall/${piece.id}/photo/${last.photoId}`}>
+            Measure again
+          </Link>
         </div>
         <div className="wide-left">
           {photo?.flat ? (
