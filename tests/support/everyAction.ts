@@ -1,4 +1,3 @@
-import pg from 'pg'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import type { Answer } from '@/core/answer'
@@ -6,6 +5,7 @@ import { acceptInvitation } from '@/db/people/invitations'
 import { shortCode } from '@/core/vessel/shortCode'
 import { findSession, openSession, type Signed } from '@/db/people/sessions'
 import { signUp } from './accounts'
+import { admin } from './everything'
 import { sentForm, typedPaint } from './typed'
 import { undoAction } from '@/server/undoAction'
 import { bookMixAction } from '@/stations/bench/actions'
@@ -54,7 +54,6 @@ import { withStudio } from '@/db/base/withStudio'
 import * as rack from '@/stations/rack/actions'
 import * as wall from '@/stations/wall/actions'
 
-export const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
 const PASSWORD = 'a long pass phrase'
 export const newStudio = (name: string) =>
   signUp({ name, email: `${uuidv7()}@example.org`, password: PASSWORD, studioName: name })
@@ -434,23 +433,4 @@ export const calls = (t: Things): readonly Call[] => {
     ['savePlaceAction', 'nothing', () => room.savePlaceAction({ ...t.place, name: 'Mine' })],
     ['saveTechniqueAction', 'nothing', () => saveTechniqueAction({ ...t.technique, name: 'Mine' })],
   ]
-}
-
-/** A fingerprint of every row of a studio, table by table, as the catalogue lists them. */
-export async function everything(studioId: string): Promise<Record<string, string>> {
-  const { rows: tables } = await admin.query<{ name: string }>(
-    `select c.relname as name from pg_class c
-     join pg_attribute a on a.attrelid = c.oid and a.attname = 'studio_id' and not a.attisdropped
-     where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and c.relname <> 'session' order by 1`,
-  )
-  const out: Record<string, string> = {}
-  for (const { name } of tables) {
-    const { rows } = await admin.query<{ sum: string }>(
-      `select count(*) || ' ' || coalesce(md5(string_agg(t::text, '|' order by t::text)), '') as sum
-       from ${name} t where studio_id = $1`,
-      [studioId],
-    )
-    out[name] = rows[0]!.sum
-  }
-  return out
 }

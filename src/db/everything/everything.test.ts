@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
-import { admin, newStudio, oneOfEverything } from '../../../tests/support/everyAction'
+import { newStudio, oneOfEverything } from '../../../tests/support/everyAction'
+import { admin } from '../../../tests/support/everything'
 import { endPool } from '../base/pool'
 import { withStudio } from '../base/withStudio'
 import { takeOut } from '../ledger'

@@ -23,6 +23,7 @@ import { lookOf } from './looks'
 import { NeedList } from './NeedList'
 import type { ColourSaid } from './queries'
 import { recipeText } from './recipeText'
+import styles from './rack.module.css'
 
 interface Props {
   techniques: TechniqueBook
