@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useSend } from '@/ui/hooks/useSend'
 import { findByCodeAction } from './actions'
+import { LiveCode } from './LiveCode'
 import { readQr } from './readQr'
 import styles from './rack.module.css'
 
@@ -41,8 +42,9 @@ export function FindByCode() {
         onPressEnter={open}
         autoComplete="off"
       />
+      <LiveCode found={(path) => router.push(path)} />
       <label className="go second">
-        Scan a picture
+        A picture
         <input
           type="file"
           accept="image/*"
