@@ -109,7 +109,7 @@ const SHOTS: Record<string, (page: Page) => Promise<void>> = {
   notebook: () => open('/notebook'),
   traced: () => open('/notebook/faults'),
   trial: () => into('/notebook/trials', /Does gloss medium/),
-  goes: () => open('/notebook/goes'),
+  people: () => open('/studio/people'),
 }
 
 await open('/sign-in')

@@ -15,6 +15,8 @@ export function postgresBin(version) {
 const PACKAGES = [
   { name: 'postgresql', present: () => postgresBin() !== undefined },
   { name: 'openssl', present: () => existsSync('/usr/bin/openssl') },
+  { name: 'pgbouncer', present: () => existsSync('/usr/sbin/pgbouncer') },
+  { name: 'haproxy', present: () => existsSync('/usr/sbin/haproxy') },
   { name: 'chromium', present: () => existsSync('/usr/bin/chromium') },
 ]
 

@@ -71,6 +71,8 @@ test('a camera that may not be used is said, with another way', async () => {
   await seeing(film, false, async (phone) => {
     await openDemo(phone)
     await phone.getByRole('button', { name: 'Scan' }).click()
-    await expect(phone.getByRole('dialog').getByRole('alert')).toContainText('take a picture instead', { ignoreCase: true })
+    await expect(phone.getByRole('dialog').getByRole('alert')).toContainText('take a picture instead', {
+      ignoreCase: true,
+    })
   })
 })

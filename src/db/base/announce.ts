@@ -1,5 +1,5 @@
 import pg from 'pg'
-import { poolInUse } from './pool'
+import { newsAddress, poolInUse } from './pool'
 
 /**
  * What a device may show of a studio that another device has changed: the rack, a stocktake, or one mix in the making.
@@ -82,7 +82,7 @@ class Hub {
   }
 
   private async open(): Promise<void> {
-    const client = new pg.Client({ connectionString: process.env.FIKA_DATABASE })
+    const client = new pg.Client({ connectionString: newsAddress() })
     this.client = client
     const lost = () => {
       if (this.client !== client) return

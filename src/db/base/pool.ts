@@ -12,6 +12,16 @@ const WAIT_MS = 2_000
 
 const shared = globalThis as { fikaPool?: pg.Pool }
 
+/**
+ * The name a statement is prepared under. Behind a pooler that hands each transaction another connection
+ * (`FIKA_POOLED=1`) nothing is prepared: a name would be known to some of them only.
+ */
+export const preparedAs = (name: string | undefined): { name?: string } =>
+  name && process.env.FIKA_POOLED !== '1' ? { name } : {}
+
+/** Where news are listened for: a line of its own, past a pooler, where `FIKA_NEWS_DATABASE` names one. */
+export const newsAddress = (): string | undefined => process.env.FIKA_NEWS_DATABASE ?? process.env.FIKA_DATABASE
+
 /** The pool the app works with, as a role that neither owns the tables nor bypasses row-level security. */
 export function pool(): pg.Pool {
   if (!shared.fikaPool) {

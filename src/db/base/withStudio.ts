@@ -2,7 +2,7 @@ import type { PoolClient, QueryResultRow } from 'pg'
 import { Conflict, FikaError, Forbidden } from '@/core/errors'
 import { LOOKS_ON, OWNER_DECIDES, type Role } from '@/core/people/roles'
 import { announce, type Topic } from './announce'
-import { pool } from './pool'
+import { pool, preparedAs } from './pool'
 import { troubleOf } from './trouble'
 
 /** One transaction inside one studio. */
@@ -116,8 +116,7 @@ function transaction(client: PoolClient, who: Actor & Pick<Tx, 'role'>, later: (
     touched: new Set<Topic>(),
     afterCommit: (work) => void later.push(work),
     async q<Row extends QueryResultRow>(text: string, values: readonly unknown[] = [], name?: string) {
-      const query = name ? { name, text, values: [...values] } : { text, values: [...values] }
-      return (await client.query<Row>(query)).rows
+      return (await client.query<Row>({ ...preparedAs(name), text, values: [...values] })).rows
     },
   }
 }

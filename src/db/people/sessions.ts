@@ -3,7 +3,7 @@ import { NotFound } from '@/core/errors'
 import type { Role } from '@/core/people/roles'
 import { announce } from '../base/announce'
 import { isId, type Tx } from '../base/withStudio'
-import { pool } from '../base/pool'
+import { pool, preparedAs } from '../base/pool'
 
 /** A session lasts this long, and this long without being used. ASVS 4.0.3, 3.3.2: thirty days, or less when idle. */
 const SESSION_DAYS = 30
@@ -54,7 +54,7 @@ export async function findSession(token: string): Promise<Session | undefined> {
     role: Role
     stale: boolean
   }>({
-    name: 'find_session',
+    ...preparedAs('find_session'),
     text: `select s.id, s.account_id, a.name, s.studio_id, m.role,
        s.last_used_at < now() - interval '${NOTED_MINUTES} minutes' as stale
      from session s join account a on a.id = s.account_id
