@@ -113,6 +113,8 @@ async function heldBy(cluster, file) {
  */
 export async function makeBackup(cluster, folder, at = new Date()) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
+  // One that was cut short.
+  for (const left of readdirSync(folder)) if (/^fika-.*\.partial$/.test(left)) rmSync(join(folder, left))
   const name = nameAt(at)
   const file = join(folder, name)
   const partial = `${file}.partial`

@@ -1,6 +1,6 @@
 'use client'
 
-import { Button, Modal } from 'antd'
+import { Modal } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { Notice } from '@/ui/frame/Notice'
 import { bottlePath, codeIn, NOT_OURS } from './readQr'
@@ -24,9 +24,9 @@ export function LiveCode({ found }: { found: (path: string) => void }) {
   const [open, setOpen] = useState(false)
   return (
     <>
-      <Button size="large" onClick={() => setOpen(true)}>
+      <button type="button" className="go second" onClick={() => setOpen(true)}>
         Scan
-      </Button>
+      </button>
       <Modal
         open={open}
         title="Hold the label before the camera"

@@ -7,6 +7,7 @@ import { useEffect, useState, type ReactNode } from 'react'
 import type { Role } from '@/core/people/roles'
 import { Away } from './Away'
 import { KEYS } from './keys'
+import { OneStudio } from './OneStudio'
 import { stationOf, STATIONS } from './stationList'
 import { toggleOnTray, type TrayItem } from './tray'
 import { TrayBar } from './TrayBar'
@@ -144,6 +145,7 @@ export function Frame({
           {children}
         </main>
         <Away />
+        <OneStudio id={studio.id} />
         <TrayBar studioId={studio.id} />
         <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} destroyOnHidden>
           <dl className={styles.keys}>

@@ -25,6 +25,12 @@ export function LinkToGive({ link, label }: { link: string; label: string }) {
           <b>This is shown once.</b> Let it be read from the screen, or copy it and send it the way you write to each
           other.
         </p>
+        {/^https?:\/\/(127\.|localhost|\[::1\])/.test(link) ? (
+          <p className="muted">
+            It opens on this machine alone. For other devices of the house start Fika with{' '}
+            <code>npm start -- --lan</code>, then make it again.
+          </p>
+        ) : null}
         <Input
           readOnly
           data-link=""
