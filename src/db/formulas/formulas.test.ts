@@ -21,6 +21,7 @@ import {
 } from './formulas'
 import { findBottle } from '@/db/bottles/read'
 import { fillOptics, recalibrate } from '@/db/materials/optics'
+import { addMember } from '@/db/people/members'
 import { endPool } from '@/db/base/pool'
 
 afterAll(endPool)
@@ -277,7 +278,7 @@ describe('calibration from what is painted out', () => {
         'Runa',
       ]),
     )
-    await run((tx) => tx.q('insert into account_studio (studio_id, account_id) values ($1, $1)', [tx.studioId]))
+    await run((tx) => addMember(tx, tx.studioId, 'owner'))
     expect((await run(kept(blue)))[0]).toMatchObject({ optics: null, known: null })
     expect(await fillOptics()).toBeGreaterThanOrEqual(2)
     expect((await run(kept(blue)))[0]).toMatchObject({ optics: expect.any(String), known: 'masstone', mixes: 0 })

@@ -9,6 +9,7 @@ import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { findBottle, listJars } from '@/db/bottles/read'
 import { endPool } from '../base/pool'
 import { recipeOfContent } from './recipeOf'
+import { addMember } from '@/db/people/members'
 import { withStudio, type Tx } from '../base/withStudio'
 import {
   fillKeep,
@@ -346,7 +347,7 @@ describe('keep-untils', () => {
     const account = uuidv7()
     await studio.run(async (tx) => {
       await tx.q(`insert into account (id, email, name) values ($1, $2, 'Runa')`, [account, `${account}@example.org`])
-      await tx.q('insert into account_studio (studio_id, account_id) values ($1, $2)', [tx.studioId, account])
+      await addMember(tx, account, 'owner')
     })
     expect(await fillKeep()).toBeGreaterThanOrEqual(1)
     expect(await days()).toBe(135)
