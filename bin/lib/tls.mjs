@@ -28,6 +28,9 @@ const PERMITTED = [
   'DNS:localhost',
 ]
 
+const IN_A_HOUSE =
+  /^(10\.|192\.168\.|169\.254\.|127\.|172\.(1[6-9]|2\d|3[01])\.|100\.(6[4-9]|[7-9]\d|1[01]\d|12[0-7])\.)|\.local$/
+
 /** Addresses this machine has in the house: its network addresses, and its name as the house knows it. */
 export function houseAddresses() {
   const found = Object.values(networkInterfaces())
@@ -52,7 +55,11 @@ async function withFile(path, text, work) {
 
 const newKey = ['-newkey', 'ec', '-pkeyopt', 'ec_paramgen_curve:P-256', '-nodes']
 
-async function makeAuthority(folder) {
+/** @param addresses those outside the house's own ranges are permitted one by one */
+async function makeAuthority(folder, addresses) {
+  const own = addresses
+    .filter((a) => !IN_A_HOUSE.test(a))
+    .map((a) => (/^[\d.]+$/.test(a) ? `IP:${a}/255.255.255.255` : `DNS:${a}`))
   const config = `[req]
 distinguished_name = dn
 x509_extensions = of_authority
@@ -63,7 +70,7 @@ CN = Fika in this house, ${new Date().toISOString().slice(0, 10)}
 basicConstraints = critical, CA:TRUE, pathlen:0
 keyUsage = critical, keyCertSign, cRLSign
 subjectKeyIdentifier = hash
-nameConstraints = critical, ${PERMITTED.map((p) => `permitted;${p}`).join(', ')}
+nameConstraints = critical, ${[...PERMITTED, ...own].map((p) => `permitted;${p}`).join(', ')}
 `
   const [key, crt] = [join(folder, 'authority.key'), join(folder, 'authority.crt')]
   await withFile(join(folder, 'authority.conf'), config, (conf) =>
@@ -134,7 +141,7 @@ export async function ensureTls(home, addresses, now = new Date()) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   const at = (name) => join(folder, name)
   const isNew = !existsSync(at('authority.key')) || !existsSync(at('authority.crt'))
-  if (isNew) await step('Making an authority of this house', () => makeAuthority(folder))
+  if (isNew) await step('Making an authority of this house', () => makeAuthority(folder, addresses))
   if (isNew || !stillGood(at('server.crt'), at('authority.crt'), addresses, now))
     await step(`Making a certificate for ${addresses.join(', ')}`, () => makeCertificate(folder, addresses))
   const text = (name) => readFileSync(at(name), 'utf8')

@@ -19,9 +19,9 @@ const home = mkdtempSync(join(tmpdir(), 'fika-tls-'))
 afterAll(() => rmSync(home, { recursive: true }))
 
 /** What the launcher makes for these addresses, on some day. */
-async function made(addresses: readonly string[], now = new Date()): Promise<Made> {
+async function made(addresses: readonly string[], now = new Date(), at = home): Promise<Made> {
   const script = `const t = await import(${JSON.stringify(join(process.cwd(), 'bin/lib/tls.mjs'))})
-    console.log('ANSWER ' + JSON.stringify(await t.ensureTls(${JSON.stringify(home)}, ${JSON.stringify(addresses)}, new Date(${now.getTime()}))))`
+    console.log('ANSWER ' + JSON.stringify(await t.ensureTls(${JSON.stringify(at)}, ${JSON.stringify(addresses)}, new Date(${now.getTime()}))))`
   const { stdout } = await promisify(execFile)(process.execPath, ['--input-type=module', '-e', script])
   return JSON.parse(stdout.split('ANSWER ')[1]!) as Made
 }
@@ -89,6 +89,20 @@ describe('TLS in the house', () => {
     const outside = await made(['203.0.113.9', '127.0.0.1'])
     const port = await served(outside)
     await expect(ask(port, '/rack', outside.authority)).rejects.toThrow(/permitted subtree violation|UNSPECIFIED/i)
+  })
+  it('of a machine whose address is none of a house’s own speaks for that one address as well', async () => {
+    const elsewhere = mkdtempSync(join(tmpdir(), 'fika-tls-'))
+    try {
+      const tls = await made(['203.0.113.9', '127.0.0.1'], new Date(), elsewhere)
+      const port = await served(tls)
+      expect(await ask(port, '/rack', tls.authority)).toMatchObject({ status: 200 })
+      await front!.stop()
+      const moved = await made(['203.0.113.10', '127.0.0.1'], new Date(), elsewhere)
+      const again = await served(moved)
+      await expect(ask(again, '/rack', moved.authority)).rejects.toThrow(/permitted subtree violation|UNSPECIFIED/i)
+    } finally {
+      rmSync(elsewhere, { recursive: true })
+    }
   })
   it('keeps its authority; a new address or a month before the end makes a new certificate', async () => {
     const first = await made(['127.0.0.1'])
