@@ -5,7 +5,8 @@ import { resolve } from 'node:path'
 import { DATABASE, defaultHome, startCluster, stopCluster } from './lib/cluster.mjs'
 import { ensurePackages } from './lib/packages.mjs'
 import { isRunningAt } from './lib/lock.mjs'
-import { client, psql } from './lib/postgres.mjs'
+import { restoreInto } from './lib/backups.mjs'
+import { psql } from './lib/postgres.mjs'
 import { run, say, step, Stop } from './lib/steps.mjs'
 
 run(async () => {
@@ -22,16 +23,11 @@ run(async () => {
   const admin = cluster.as('admin', 'postgres')
   try {
     await step(`pg_restore from ${file}`, async () => {
-      await psql(admin, `drop database if exists ${fresh}`)
-      await psql(admin, `create database ${fresh} owner fika_owner`)
       try {
-        // As the owner and not as superuser: a file somebody tampered with can do no more than its tables.
-        const owner = cluster.as('owner', fresh)
-        const args = ['--exit-on-error', '--no-owner', '--no-comments', '-d', fresh, file]
-        await client('pg_restore', owner, args)
-        await psql(owner, 'analyze')
+        await restoreInto(cluster, fresh, file)
+        await psql(cluster.as('owner', fresh), 'analyze')
       } catch (error) {
-        await psql(admin, `drop database ${fresh}`)
+        await psql(admin, `drop database if exists ${fresh}`)
         throw new Stop(`${file} cannot be restored; nothing was changed.\n${error.message}`)
       }
     })

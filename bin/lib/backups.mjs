@@ -85,24 +85,31 @@ export const sumsAt = (to, snapshot) =>
     `begin isolation level repeatable read read only; ${snapshot ? `set transaction snapshot '${snapshot}';` : ''} ${SUMS} commit;`,
   )
 
-/** Restores a back-up into a database of its own, beside the one in use, and says what it holds. */
+/**
+ * Restores a back-up into a database made for it, as the owner and not as superuser: a file somebody tampered with can
+ * do no more than its tables. Where it cannot be restored, nothing of it is left.
+ */
+export async function restoreInto(cluster, database, file) {
+  const admin = cluster.as('admin', 'postgres')
+  await psql(admin, `drop database if exists ${database}`)
+  await psql(admin, `create database ${database} owner fika_owner`)
+  try {
+    const args = ['--exit-on-error', '--no-owner', '--no-comments', '-d', database, file]
+    await client('pg_restore', cluster.as('owner', database), args)
+  } catch (error) {
+    await psql(admin, `drop database ${database}`)
+    throw error
+  }
+}
+
+/** Restores a back-up beside the database in use, and says what it holds. */
 async function heldBy(cluster, file) {
   const beside = 'fika_proof'
-  const admin = cluster.as('admin', 'postgres')
-  await psql(admin, `drop database if exists ${beside}`)
-  await psql(admin, `create database ${beside} owner fika_owner`)
+  await restoreInto(cluster, beside, file)
   try {
-    await client('pg_restore', cluster.as('owner', beside), [
-      '--exit-on-error',
-      '--no-owner',
-      '--no-comments',
-      '-d',
-      beside,
-      file,
-    ])
     return await sumsAt(cluster.as('admin', beside))
   } finally {
-    await psql(admin, `drop database if exists ${beside}`)
+    await psql(cluster.as('admin', 'postgres'), `drop database if exists ${beside}`)
   }
 }
 

@@ -6,11 +6,12 @@ import { postgresBin } from './packages.mjs'
 import { isRoot, must, sh } from './shell.mjs'
 import { Stop } from './steps.mjs'
 
-/** A server program and its arguments as they are run: by the user `postgres` where we are root. */
-const asServer = (program, args, version) => {
-  const path = join(postgresBin(version), program)
-  return isRoot() ? ['runuser', ['-u', 'postgres', '--', path, ...args]] : [path, args]
-}
+/** A program and its arguments as they are run: by the user `postgres` where we are root. */
+export const asPostgres = (path, args) =>
+  isRoot() ? ['runuser', ['-u', 'postgres', '--', path, ...args]] : [path, args]
+
+/** The same for a program of the server's own. */
+const asServer = (program, args, version) => asPostgres(join(postgresBin(version), program), args)
 
 /** Runs a server program to its end. @throws Error with what it said */
 export function server(program, args, { version, ...options } = {}) {

@@ -3,12 +3,10 @@ import { spawn } from 'node:child_process'
 import { chmodSync, mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { freePort } from './ports.mjs'
-import { client, psql, server } from './postgres.mjs'
+import { asPostgres, client, psql, server } from './postgres.mjs'
 import { isRoot, must } from './shell.mjs'
 import { step } from './steps.mjs'
 
-const asPostgres = (command, args) =>
-  isRoot() ? ['runuser', ['-u', 'postgres', '--', command, ...args]] : [command, args]
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** Asks until it holds. @throws Error after a minute */

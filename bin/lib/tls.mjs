@@ -3,6 +3,7 @@
 import { X509Certificate } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { hostname, networkInterfaces } from 'node:os'
+import { BlockList, isIP } from 'node:net'
 import { join } from 'node:path'
 import { must } from './shell.mjs'
 import { step } from './steps.mjs'
@@ -16,20 +17,24 @@ const RENEWED_BEFORE_DAYS = 30
  * What the authority may speak for: the house's own names and the networks that are never routed between houses (RFC
  * 1918, RFC 6598, RFC 3927, RFC 6762, RFC 8375). Whoever got hold of its key could not stand in for anybody else.
  */
-const PERMITTED = [
-  'IP:10.0.0.0/255.0.0.0',
-  'IP:172.16.0.0/255.240.0.0',
-  'IP:192.168.0.0/255.255.0.0',
-  'IP:100.64.0.0/255.192.0.0',
-  'IP:169.254.0.0/255.255.0.0',
-  'IP:127.0.0.0/255.0.0.0',
-  'DNS:local',
-  'DNS:home.arpa',
-  'DNS:localhost',
+const NETWORKS = [
+  ['10.0.0.0', '255.0.0.0', 8],
+  ['172.16.0.0', '255.240.0.0', 12],
+  ['192.168.0.0', '255.255.0.0', 16],
+  ['100.64.0.0', '255.192.0.0', 10],
+  ['169.254.0.0', '255.255.0.0', 16],
+  ['127.0.0.0', '255.0.0.0', 8],
 ]
+const NAMES = ['local', 'home.arpa', 'localhost']
 
-const IN_A_HOUSE =
-  /^(10\.|192\.168\.|169\.254\.|127\.|172\.(1[6-9]|2\d|3[01])\.|100\.(6[4-9]|[7-9]\d|1[01]\d|12[0-7])\.)|\.local$/
+const house = new BlockList()
+for (const [network, , bits] of NETWORKS) house.addSubnet(network, bits)
+
+const isIp = (address) => isIP(address) !== 0
+
+/** Whether an address is one of the house's own. */
+const isOfHouse = (address) =>
+  isIp(address) ? house.check(address) : NAMES.some((n) => address === n || address.endsWith(`.${n}`))
 
 /** Addresses this machine has in the house: its network addresses, and its name as the house knows it. */
 export function houseAddresses() {
@@ -41,7 +46,7 @@ export function houseAddresses() {
   return /^[a-z0-9-]{1,63}$/.test(name) ? [...found, `${name}.local`] : found
 }
 
-const alt = (address) => (/^[\d.]+$/.test(address) ? `IP:${address}` : `DNS:${address}`)
+const alt = (address) => (isIp(address) ? `IP:${address}` : `DNS:${address}`)
 
 /** Writes a file for our eyes, then does something with its path, then is rid of it. */
 async function withFile(path, text, work) {
@@ -57,9 +62,12 @@ const newKey = ['-newkey', 'ec', '-pkeyopt', 'ec_paramgen_curve:P-256', '-nodes'
 
 /** @param addresses those outside the house's own ranges are permitted one by one */
 async function makeAuthority(folder, addresses) {
-  const own = addresses
-    .filter((a) => !IN_A_HOUSE.test(a))
-    .map((a) => (/^[\d.]+$/.test(a) ? `IP:${a}/255.255.255.255` : `DNS:${a}`))
+  const own = addresses.filter((a) => !isOfHouse(a)).map((a) => (isIp(a) ? `IP:${a}/255.255.255.255` : `DNS:${a}`))
+  const permitted = [
+    ...NETWORKS.map(([network, mask]) => `IP:${network}/${mask}`),
+    ...NAMES.map((n) => `DNS:${n}`),
+    ...own,
+  ]
   const config = `[req]
 distinguished_name = dn
 x509_extensions = of_authority
@@ -70,7 +78,7 @@ CN = Fika in this house, ${new Date().toISOString().slice(0, 10)}
 basicConstraints = critical, CA:TRUE, pathlen:0
 keyUsage = critical, keyCertSign, cRLSign
 subjectKeyIdentifier = hash
-nameConstraints = critical, ${[...PERMITTED, ...own].map((p) => `permitted;${p}`).join(', ')}
+nameConstraints = critical, ${permitted.map((p) => `permitted;${p}`).join(', ')}
 `
   const [key, crt] = [join(folder, 'authority.key'), join(folder, 'authority.crt')]
   await withFile(join(folder, 'authority.conf'), config, (conf) =>
@@ -124,7 +132,7 @@ function stillGood(file, authority, addresses, now) {
     return (
       left > RENEWED_BEFORE_DAYS * 86_400_000 &&
       certificate.checkIssued(new X509Certificate(readFileSync(authority))) &&
-      addresses.every((a) => (/^[\d.]+$/.test(a) ? certificate.checkIP(a) : certificate.checkHost(a)))
+      addresses.every((a) => (isIp(a) ? certificate.checkIP(a) : certificate.checkHost(a)))
     )
   } catch {
     return false

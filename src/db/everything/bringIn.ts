@@ -5,7 +5,7 @@ import { addPlaceholder } from '../people/accounts'
 import { addMember } from '../people/members'
 import type { Tx } from '../base/withStudio'
 import { idSchema } from '../base/idSchema'
-import { inOrder, schemaStep, studioTables, type Step, type TableShape } from './catalogue'
+import { inOrder, quoted, schemaStep, studioTables, type Step, type TableShape } from './catalogue'
 import { sumsOfStudio, tablePath, type Manifest } from './takeOut'
 
 const manifestSchema = object({
@@ -45,8 +45,6 @@ export async function readManifest(files: Files): Promise<Manifest> {
   }
 }
 
-const quoted = (name: string) => `"${name.replaceAll('"', '""')}"`
-
 /**
  * Who the people of an archive are here: the same account where that person is known here by that id and name, else a
  * new one that nobody can sign in to, so that their name stands in the journal.
@@ -62,9 +60,12 @@ async function peopleHere(tx: Tx, people: Manifest['people']): Promise<Map<strin
   return here
 }
 
+/** Whether everybody of an archive is here under the id they had. */
+const asTheyWere = (people: ReadonlyMap<string, string>) => [...people].every(([from, to]) => from === to)
+
 /** Rows of a table with their people as they are here. */
 function renamed(table: TableShape, rows: string, people: ReadonlyMap<string, string>): string {
-  if (table.people.length === 0 || [...people].every(([from, to]) => from === to)) return rows
+  if (table.people.length === 0 || asTheyWere(people)) return rows
   const parsed = JSON.parse(rows) as Record<string, unknown>[]
   for (const row of parsed)
     for (const column of table.people)
@@ -86,14 +87,14 @@ async function writeTable(tx: Tx, { table, later }: Step, rows: string, files: F
   }
   // Row by row, each with its pictures.
   for (const row of JSON.parse(rows) as Record<string, string | null>[]) {
-    const bytes: Buffer[] = []
+    const paths: string[] = []
     const values = columns.map((c) => {
       const path = row[c]
       if (!table.pictures.includes(c)) return `r.${quoted(c)}`
       if (path === null || path === undefined) return 'null'
-      return `$${bytes.push(Buffer.from(path)) + 2}::bytea`
+      return `$${paths.push(path) + 2}::bytea`
     })
-    const contents = await Promise.all(bytes.map((path) => files(path.toString())))
+    const contents = await Promise.all(paths.map(files))
     const plain = Object.fromEntries(Object.entries(row).filter(([c]) => !table.pictures.includes(c)))
     await tx.q(
       `${into} select $1, ${values.join(', ')} from jsonb_populate_record(null::${quoted(table.name)}, $2::jsonb) r`,
@@ -142,7 +143,7 @@ export async function bringInEverything(tx: Tx, accountId: string, files: Files)
     throw refused
   }
   const sums = await sumsOfStudio(tx)
-  const asTaken = [...people].every(([from, to]) => from === to)
+  const asTaken = asTheyWere(people)
   for (const [table, { rows, sum }] of Object.entries(manifest.tables)) {
     const here = sums[table]
     if (here?.rows !== rows || (asTaken && here.sum !== sum))

@@ -9,6 +9,9 @@ const LEFT_HERE = ['account_studio', 'session', 'invitation', 'work_link', 'requ
 /** Columns of the studio itself that are of this house. */
 const STAY: Readonly<Record<string, readonly string[]>> = { studio: ['demo', 'created_at'] }
 
+/** A name of the catalogue as it stands in a statement. */
+export const quoted = (name: string) => `"${name.replaceAll('"', '""')}"`
+
 export interface TableShape {
   readonly name: string
   /** Columns that are kept, without studio_id and what the database reckons itself. */

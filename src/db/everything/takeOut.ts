@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { Tx } from '../base/withStudio'
-import { schemaStep, studioTables, type TableShape } from './catalogue'
+import { quoted, schemaStep, studioTables, type TableShape } from './catalogue'
 
 /** What an archive says of itself, in `fika.json`. */
 export interface Manifest {
@@ -18,8 +18,6 @@ export interface Manifest {
 
 /** Where a table's rows stand in an archive. */
 export const tablePath = (table: string) => `tables/${table}.json`
-
-const quoted = (name: string) => `"${name.replaceAll('"', '""')}"`
 
 /** A row as JSON without the studio; pictures are named by the file they are kept in. */
 function rowText({ name, columns, pictures, key }: TableShape): string {
