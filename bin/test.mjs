@@ -1,7 +1,7 @@
 // npm test: the same preparation as a start, then types, lint and dependency rules, unit and SQL tests, and the real
 // interface in a browser, all against a throw-away cluster. Ends with one line: N passed, N failed.
 //   -- jest | -- e2e | -- checks    only that part; what follows narrows it (-- jest drawer)
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { adminEnv, appEnv, runTs, startApp } from './lib/app.mjs'
@@ -44,6 +44,17 @@ async function jest(env) {
   }
 }
 
+/** What the page showed when a test of it failed: often enough to see why, where nobody can look at the machine. */
+function sayPages() {
+  const results = join(root, 'test-results')
+  for (const of of existsSync(results) ? readdirSync(results) : []) {
+    const file = join(results, of, 'error-context.md')
+    if (!existsSync(file)) continue
+    const [, shown] = readFileSync(file, 'utf8').split('# Page snapshot')
+    if (shown) console.log(`the page of ${of} showed:${shown.split('# Test source')[0].split('\n').slice(0, 90).join('\n')}`)
+  }
+}
+
 async function playwright(cluster) {
   await ensureBuild()
   // The tests plug stand-in devices in and out here themselves.
@@ -63,6 +74,7 @@ async function playwright(cluster) {
   demo.child.kill('SIGTERM')
   plain.child.kill('SIGTERM')
   await Promise.all([demo.ended, plain.ended])
+  if (code !== 0) sayPages()
   if (!existsSync(file)) sum.failed += 1
   else {
     const { stats, errors } = read('playwright.json')
