@@ -51,7 +51,8 @@ function sayPages() {
     const file = join(results, of, 'error-context.md')
     if (!existsSync(file)) continue
     const [, shown] = readFileSync(file, 'utf8').split('# Page snapshot')
-    if (shown) console.log(`the page of ${of} showed:${shown.split('# Test source')[0].split('\n').slice(0, 90).join('\n')}`)
+    if (shown)
+      console.log(`the page of ${of} showed:${shown.split('# Test source')[0].split('\n').slice(0, 90).join('\n')}`)
   }
 }
 
