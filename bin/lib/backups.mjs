@@ -177,8 +177,10 @@ async function writeDown(cluster, folder, made, at) {
 export function keepBackups(cluster, folder, { lookMs = LOOK_MS } = {}) {
   let [stopped, notBefore] = [false, 0]
   const isDue = () => {
+    // Before the folder is looked into: it may be the trouble.
+    if (Date.now() < notBefore) return false
     const newest = Math.max(0, ...kept(folder).map((f) => timeOf(f).getTime()))
-    return Date.now() >= notBefore && Date.now() - newest >= DAY_MS
+    return Date.now() - newest >= DAY_MS
   }
   const isWished = async () => {
     const out = await psql(

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs'
+import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
@@ -24,7 +24,7 @@ async function beside<T>(lines: string, extra: Record<string, string> = {}): Pro
     const cluster = { as: (role, database = at.database) => ({ ...at, role: role === 'admin' ? at.role : 'fika_' + role,
       password: role === 'admin' ? at.password : process.env.OWNER_PASSWORD, database }) }
     const answer = await (async () => { ${lines} })()
-    console.log('ANSWER ' + JSON.stringify(answer))`
+    console.log('ANSWER ' + JSON.stringify(answer ?? null))`
   const owner = new URL(process.env.FIKA_OWNER_DATABASE!)
   const { stdout } = await promisify(execFile)(process.execPath, ['--input-type=module', '-e', script], {
     env: { ...process.env, OWNER_PASSWORD: decodeURIComponent(owner.password), ...extra },
@@ -157,4 +157,88 @@ describe('a back-up', () => {
     expect(said).toMatch(/password authentication failed/)
     expect(readdirSync(folder).filter((f) => f.endsWith('.partial'))).toEqual([])
   })
+})
+
+describe('back-ups kept while Fika runs', () => {
+  const name = `fika_kept_${process.pid}`
+  const keptIn = mkdtempSync(join(tmpdir(), 'fika-kept-'))
+  const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
+  const there = new URL(process.env.FIKA_ADMIN_DATABASE!)
+  there.pathname = `/${name}`
+  const line = new pg.Client({ connectionString: there.href })
+  beforeAll(async () => {
+    // In a database of its own: what is written down there of back-ups is one row for the whole of it.
+    await admin.connect()
+    await beside(
+      `const made = await b.makeBackup(cluster, ${JSON.stringify(keptIn)}); await b.restoreInto(cluster, '${name}', ${JSON.stringify(keptIn)} + '/' + made.file)`,
+    )
+    for (const file of readdirSync(keptIn)) rmSync(join(keptIn, file))
+    await line.connect()
+    await line.query(`delete from backup_made; update backup_state set wished_at = null, tried_at = null, trouble = ''`)
+  }, 120_000)
+  afterAll(async () => {
+    await line.end()
+    await admin.query(`drop database ${name}`)
+    await admin.end()
+    rmSync(keptIn, { recursive: true })
+  })
+  /** Keeps them for a while, looking four times a second; what it said and what stands written down afterwards. */
+  const keep = async (folder: string, ms = 3000) => {
+    const said = await beside<string[]>(`
+      const said = []
+      const write = process.stdout.write
+      process.stdout.write = (text) => said.push(String(text))
+      const stop = b.keepBackups({ as: (role, database = '${name}') => cluster.as(role, database) }, ${JSON.stringify(folder)}, { lookMs: 250 })
+      await new Promise((r) => setTimeout(r, ${ms}))
+      await stop()
+      process.stdout.write = write
+      return said`)
+    const { rows } = await line.query<{ file: string; proved: boolean }>(
+      'select file, proved_at is not null as proved from backup_made order by at',
+    )
+    const { rows: state } = await line.query<{ trouble: string }>('select trouble from backup_state')
+    return { said: said.join('\n'), written: rows, trouble: state[0]!.trouble }
+  }
+  const dumps = () => readdirSync(keptIn).sort()
+
+  it('one is made where there is none, proved and written down, and no second one the same day', async () => {
+    const { written, said, trouble } = await keep(keptIn, 4000)
+    expect(dumps()).toHaveLength(1)
+    expect(written).toEqual([{ file: dumps()[0], proved: true }])
+    expect(said.match(/Backed up to/g)).toHaveLength(1)
+    expect(trouble).toBe('')
+  }, 60_000)
+  it('one is made at once where it is wished, and counts once', async () => {
+    await line.query('update backup_state set wished_at = now()')
+    const { written } = await keep(keptIn, 4000)
+    // Two of one day: the newer stays, and the books speak of that one alone.
+    expect(dumps()).toHaveLength(1)
+    expect(written).toEqual([{ file: dumps()[0], proved: true }])
+  }, 60_000)
+  it('one is made where the newest is a day old, and not a minute before; the ladder decides what stays', async () => {
+    const [today] = dumps()
+    const aged = async (ageMs: number) => {
+      for (const file of dumps()) rmSync(join(keptIn, file))
+      const old = (await beside<string>(`return b.nameAt(new Date(Date.now() - ${ageMs}))`)).trim()
+      writeFileSync(join(keptIn, old), 'an old one')
+      await keep(keptIn, 2500)
+      return { old, now: dumps() }
+    }
+    const young = await aged(DAY - 60_000)
+    expect(young.now).toEqual([young.old])
+    const due = await aged(DAY + 1000)
+    expect(due.now).toHaveLength(2)
+    expect(due.now[0]).toBe(due.old)
+    expect(due.now[1]! > today!).toBe(true)
+  }, 60_000)
+  it('what went wrong stands where the owner reads it, is not tried again within the hour, and is over when it went well', async () => {
+    const blocked = join(keptIn, 'no-folder')
+    writeFileSync(blocked, 'a file where the folder should be')
+    const wrong = await keep(blocked)
+    expect(wrong.trouble).toMatch(/could not be made/)
+    expect(wrong.said.match(/tried again in an hour/g)).toHaveLength(1)
+    rmSync(blocked)
+    await line.query('update backup_state set wished_at = now()')
+    expect((await keep(keptIn)).trouble).toBe('')
+  }, 60_000)
 })
