@@ -11,7 +11,7 @@ import { studioFacts } from '@/db/people/studio'
 import { techniqueBook } from '@/db/techniques/read'
 import { withStudio } from '@/db/base/withStudio'
 import { person, signUp } from '../tests/support/accounts'
-import { amountWorld } from '../tests/support/learning/amounts'
+import { AMOUNT_WORLD, amountWorld } from '../tests/support/learning/amounts'
 import { crackWorld, CRACK_WORLDS, trueRisk } from '../tests/support/learning/crackWorld'
 import { faultWorld } from '../tests/support/learning/faults'
 import { fisherTwoSided } from '../tests/support/learning/fisher'
@@ -147,14 +147,16 @@ function calibration(sd: number): number {
 
 function amountFigures(): Figure[] {
   return [12, 24, 48].flatMap((n) => {
-    let [ours, rule, held, all] = [0, 0, 0, 0]
+    let [ours, rule, knowing, held, all] = [0, 0, 0, 0, 0]
     for (let seed = 1; seed <= 200; seed++) {
       const world = amountWorld(seed, n)
       const learned = learnAmounts(world.pieces)
+      const knows = learnAmounts(world.pieces, AMOUNT_WORLD)
       for (let i = 0; i < 10; i++) {
         const d = world.draw()
         const said = amountFor(learned, d.technique, d.edges)
         ours += Math.abs(Math.log(said.middle / d.need))
+        knowing += Math.abs(Math.log(amountFor(knows, d.technique, d.edges).middle / d.need))
         rule += Math.abs(Math.log(d.need))
         held += Number(said.enough >= d.need)
         all++
@@ -167,6 +169,12 @@ function amountFigures(): Figure[] {
         ours / all,
         rule / all,
         `≤ ${(1.1 * floor).toFixed(2)}`,
+      ),
+      percent(
+        `amount after ${n} pieces: error against that of one who knows beforehand how this studio spreads`,
+        ours / all,
+        knowing / all,
+        '≤ 1.05',
       ),
       percent(`“enough nine times in ten” after ${n} pieces: holds`, held / all, 0.9, '0.98 – 1.05'),
     ]

@@ -28,18 +28,30 @@ export interface LearnedAmount {
   readonly enough: number
 }
 
-/** ln need of all about the rule itself; how techniques and pieces spread about it; how edges count. Start values of Fika. */
-const ALL_SD = 0.3
-const TECHNIQUE_SD = 0.3
-const PIECE_SD = 0.16
-const EDGES = { mean: 0.5, sd: 0.5 }
+/** What is believed before the first piece, in ln need. */
+export interface AmountPrior {
+  /** How far all lie about the rule itself, and techniques and pieces about that; standard deviations. */
+  readonly allSd: number
+  readonly techniqueSd: number
+  readonly pieceSd: number
+  /** How edges count. */
+  readonly edges: { readonly mean: number; readonly sd: number }
+  /** The spreads of techniques and pieces move with this weight, in pieces. */
+  readonly spreadWeight: number
+}
+
+/** Start values of Fika. */
+const START: AmountPrior = {
+  allSd: 0.3,
+  techniqueSd: 0.3,
+  pieceSd: 0.16,
+  edges: { mean: 0.5, sd: 0.5 },
+  spreadWeight: 8,
+}
 const ROUNDS = 40
 /** Nobody calls a piece short that wanted less than this more, or paint plenty that was less than this over. Start values of Fika. */
 const SHORT = 1.05
 const PLENTY = 0.9
-/** Spreads move with this weight, in pieces. */
-const SPREAD_WEIGHT = 8
-
 /** What was learned of all techniques at once. */
 export interface Amounts {
   readonly techniques: readonly string[]
@@ -58,7 +70,7 @@ export interface Amounts {
  * poured, one of plenty less: censored, taken by their expected values round by round (EM; Dempster, Laird & Rubin 1977).
  * @throws Invalid for amounts that are none
  */
-export function learnAmounts(pieces: readonly PouredPiece[]): Amounts {
+export function learnAmounts(pieces: readonly PouredPiece[], prior: AmountPrior = START): Amounts {
   mustBeAmounts(
     'An amount',
     pieces.flatMap((p) => [p.ofRule, p.edges]),
@@ -66,22 +78,23 @@ export function learnAmounts(pieces: readonly PouredPiece[]): Amounts {
   const used = pieces.filter((p) => p.ofRule > 0)
   const techniques = [...new Set(used.map((p) => p.technique))].sort()
   const size = 2 + techniques.length
+  const weight = prior.spreadWeight
   const rows = used.map((p) => ({
     at: [0, 1, 2 + techniques.indexOf(p.technique)],
     by: [1, log(1 + p.edges), 1],
     seen: log(p.ofRule * (p.enough === 'short' ? SHORT : p.enough === 'plenty' ? PLENTY : 1)),
     enough: p.enough,
   }))
-  let [pieceSd, techniqueSd] = [PIECE_SD, TECHNIQUE_SD]
+  let { pieceSd, techniqueSd } = prior
   let mean = new Float64Array(size)
-  mean[1] = EDGES.mean
+  mean[1] = prior.edges.mean
   let covariance = new Float64Array(size * size)
   for (let round = 0; round < ROUNDS; round++) {
     const precision = new Float64Array(size * size)
     const right = new Float64Array(size)
-    precision[0] = 1 / ALL_SD ** 2
-    precision[size + 1] = 1 / EDGES.sd ** 2
-    right[1] = EDGES.mean / EDGES.sd ** 2
+    precision[0] = 1 / prior.allSd ** 2
+    precision[size + 1] = 1 / prior.edges.sd ** 2
+    right[1] = prior.edges.mean / prior.edges.sd ** 2
     for (let i = 2; i < size; i++) precision[i * size + i] = 1 / techniqueSd ** 2
     let squares = 0
     for (const row of rows) {
@@ -98,11 +111,9 @@ export function learnAmounts(pieces: readonly PouredPiece[]): Amounts {
     mean = Float64Array.from(next)
     covariance = Float64Array.from(invertSymmetric(precision, size))
     if (round > 0) {
-      pieceSd = sqrt(
-        (SPREAD_WEIGHT * PIECE_SD ** 2 + squares) / (SPREAD_WEIGHT + max(0, rows.length - techniques.length)),
-      )
+      pieceSd = sqrt((weight * prior.pieceSd ** 2 + squares) / (weight + max(0, rows.length - techniques.length)))
       const own = techniques.reduce((s, _, i) => s + mean[2 + i]! ** 2 + covariance[(2 + i) * size + 2 + i]!, 0)
-      techniqueSd = sqrt((SPREAD_WEIGHT * TECHNIQUE_SD ** 2 + own) / (SPREAD_WEIGHT + techniques.length))
+      techniqueSd = sqrt((weight * prior.techniqueSd ** 2 + own) / (weight + techniques.length))
     }
     if (round > 2 && moved < 1e-6) break
   }
