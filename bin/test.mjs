@@ -75,7 +75,7 @@ async function playwright(cluster) {
   demo.child.kill('SIGTERM')
   plain.child.kill('SIGTERM')
   await Promise.all([demo.ended, plain.ended])
-  if (code !== 0) sayPages()
+  sayPages()
   if (!existsSync(file)) sum.failed += 1
   else {
     const { stats, errors } = read('playwright.json')

@@ -1,5 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
+import { timed } from '@/core/consistency/levelTime'
+import { readBottle } from '@/db/bottles/readings'
 import { SHIPPED } from '@/core/technique/techniques'
 import type { Surface } from '@/core/surface/shapes'
 import { pourUl } from '@/core/surface/coverage'
@@ -97,6 +99,8 @@ async function pourStudy(
     ul: Math.round((pouredUl * parts[k]!) / sum),
   }))
   const pouredAt = at(daysAgo)
+  const [first] = study.colours
+  await timedBefore(tx, first!, vessel.get(first!)!, daysAgo, at)
   await pourPlan(tx, { requestId: uuidv7(), planId: plan.id, pieceId, vesselId, takes, findRest: true }, pouredAt)
   const total = takes.reduce((s, t) => s + t.ul, 0)
   await wasteRunOff(tx, {
@@ -133,6 +137,36 @@ async function pourStudy(
     },
     null,
     at(daysAgo - 4),
+  )
+}
+
+/** Level times of the spring bottles when they were mixed, s; each became thicker by this a day. */
+const SPRING_LEVEL_S: Readonly<Record<string, number>> = {
+  black: 2.4,
+  navy: 1.5,
+  teal: 1.9,
+  white: 1.1,
+  gold: 3.4,
+  plum: 0.9,
+}
+const THICKER_A_DAY = 0.002
+
+/** A bottle is timed before it is poured, three tries by the watch. */
+async function timedBefore(
+  tx: Tx,
+  colour: string,
+  vesselId: string,
+  daysAgo: number,
+  at: (daysAgo: number) => Date,
+): Promise<void> {
+  const age = EARLIER.find((b) => b.colour === colour)!.daysAgo - daysAgo
+  const seconds = SPRING_LEVEL_S[colour]! * Math.exp(THICKER_A_DAY * age)
+  const tries = [0.97, 1, 1.04].map((share) => Math.round(100 * share * seconds) / 100)
+  const { levelTimeS, sigma } = timed(tries)
+  await readBottle(
+    tx,
+    { requestId: uuidv7(), vesselId, levelTimeS, sigma, tries, how: 'stopwatch' },
+    at(daysAgo + 0.02),
   )
 }
 

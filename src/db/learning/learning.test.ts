@@ -3,6 +3,7 @@ import { traceFault } from '@/core/learning/faultCause'
 import { factorsOf } from '@/core/learning/factors'
 import { SHIPPED } from '@/core/technique/techniques'
 import { endPool } from '@/db/base/pool'
+import { noteReading } from '@/db/bottles/readings'
 import { discard, takeOut } from '@/db/ledger'
 import { pourPlan } from '@/db/pieces/pour'
 import { noteLook } from '@/db/pieces/write'
@@ -87,6 +88,43 @@ describe('what is learned from, out of the books', () => {
     expect(first.lots.map((l) => l.id)).toEqual([tube.lotId])
     expect(facts.find((f) => f.id === ids[1])!.materials.some((m) => m.id === black)).toBe(false)
     expect(first.materials[0]!.id).toBe(flow)
+  })
+  it('takes consistency from the last reading before a pour where no run says it, by what each bottle gave', async () => {
+    const { studio, one, two, ids } = await poured(10)
+    const levels = async () => {
+      const facts = await studio.run((tx) => pouredFacts(tx, SHIPPED))
+      return ids.map((id) => facts.find((f) => f.id === id)!.levelTimeS)
+    }
+    expect(await levels()).toEqual(ids.map(() => null))
+    const day = 86_400_000
+    const read = (vesselId: string, levelTimeS: number, daysAgo: number) =>
+      studio.run((tx) =>
+        noteReading(
+          tx,
+          vesselId,
+          [{ requestId: uuidv7(), w: 0, levelTimeS, sigma: 0.1, tries: [], how: 'stopwatch' }],
+          new Date(Date.now() - daysAgo * day),
+        ),
+      )
+    // Pieces were poured 10, 9 … 1 days ago, the even ones from both bottles alike.
+    await read(one, 2, 9.5)
+    await read(two, 4, 8.5)
+    await read(two, 6, 4.5)
+    // A reading after the last pour tells of none of them.
+    await read(one, 9, 0.5)
+    expect((await levels()).map((s) => s && Math.round(s * 1000) / 1000)).toEqual([
+      null, // both, 10 days ago: nothing read yet
+      null, // two alone, 9 days ago
+      3, // both, 8 days ago: 2 and 4
+      4,
+      3,
+      4, // 5 days ago
+      4, // both, 4 days ago: 2 and 6
+      6,
+      // Both, 2 days ago: what was read of the one is more than a week old.
+      6,
+      6,
+    ])
   })
   it('traces craters to the black, and to the tube and bottle that always went with it together', async () => {
     const { studio, black, tube } = await poured(16)

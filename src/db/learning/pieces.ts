@@ -128,6 +128,22 @@ const RUNS = `with e as (
     coalesce(array_agg(distinct event ->> 'what') filter (where kind = 'bother'), '{}') as bothers
   from e group by 1`
 
+/** A reading of a bottle tells of a pour for so many days. Start value of Fika. */
+const READ_DAYS = 7
+
+/** Level time of pieces poured without a run: the last readings of their bottles before, by what each gave. */
+const READ = `select p.id, (sum(l.ul * r.s) / sum(l.ul))::float8 as "levelTimeS"
+  from piece p
+  join movement_line l on l.studio_id = p.studio_id and l.movement_id = p.movement_id and l.to_vessel_id = p.poured_into
+  cross join lateral (
+    select v.level_time_s as s from titration t
+    join level_reading v on v.studio_id = t.studio_id and v.titration_id = t.id
+    where t.studio_id = p.studio_id and t.vessel_id = l.from_vessel_id
+      and v.at <= p.poured_at and v.at > p.poured_at - make_interval(days => $3)
+    order by v.at desc limit 1
+  ) r
+  where p.studio_id = $1 and p.id = any ($2) group by 1`
+
 /** Everything the studio can learn from, newest piece first. */
 export async function pouredFacts(tx: Tx, techniques: TechniqueBook): Promise<PouredFacts[]> {
   const rows = await tx.q<PieceRow>(PIECES, [tx.studioId, MOST_PIECES])
@@ -137,13 +153,26 @@ export async function pouredFacts(tx: Tx, techniques: TechniqueBook): Promise<Po
   )
   const runIds = [...new Set(rows.flatMap((r) => r.runId ?? []))]
   const runs = new Map((await tx.q<RunRow>(RUNS, [tx.studioId, runIds])).map((r) => [r.runId, r]))
-  return rows.map((r) => factsOf(r, content.get(r.vesselId) ?? [], r.runId ? runs.get(r.runId) : undefined, techniques))
+  const timed = (r: PieceRow) => (r.runId ? runs.get(r.runId)?.levelTimeS : null) ?? null
+  const untimed = rows.flatMap((r) => (timed(r) === null ? r.id : []))
+  const readings = await tx.q<{ id: string; levelTimeS: number }>(READ, [tx.studioId, untimed, READ_DAYS])
+  const read = new Map(readings.map((r) => [r.id, r.levelTimeS]))
+  return rows.map((r) =>
+    factsOf(
+      r,
+      content.get(r.vesselId) ?? [],
+      r.runId ? runs.get(r.runId) : undefined,
+      timed(r) ?? read.get(r.id) ?? null,
+      techniques,
+    ),
+  )
 }
 
 function factsOf(
   r: PieceRow,
   content: readonly ContentRow[],
   run: RunRow | undefined,
+  levelTimeS: number | null,
   techniques: TechniqueBook,
 ): PouredFacts {
   const held = content.reduce((sum, c) => sum + c.ul, 0)
@@ -169,7 +198,7 @@ function factsOf(
     isWeighed: r.stayedHow === 'weighed' || r.stayedHow === 'by run-off',
     wetMm: leftUl / (faceMm2 + edgesMm2),
     ...mixOf(content, held),
-    levelTimeS: run?.levelTimeS ?? null,
+    levelTimeS,
     restHours: run?.restHours ?? (r.restHours === null ? null : Math.max(0, r.restHours)),
     minutesSinceStirred: run?.minutesSinceStirred ?? null,
     heatS: run?.heatS ?? null,
