@@ -51,6 +51,25 @@ export async function act<T>(
   return { answer: JSON.parse(line.slice(line.indexOf(':') + 1)) as Answer<T>, bytes: text.length }
 }
 
+const TURNS = { RSC: '1' }
+
+/**
+ * The way a page turns to another once the app is open: what the browser fetches then, the whole tree of it.
+ * @returns fetches it and gives its text @throws Error where it does not come
+ */
+export async function turningTo(url: string, path: string, cookie: string): Promise<() => Promise<string>> {
+  const headers = { cookie, ...TURNS }
+  // The app says itself under which address such a page is kept apart from its HTML.
+  const { headers: said } = await fetch(`${url}${path}`, { headers, redirect: 'manual' })
+  const address = new URL(said.get('location') ?? path, url)
+  return async () => {
+    const response = await fetch(address, { headers })
+    const type = response.headers.get('content-type') ?? ''
+    if (response.status !== 200 || !type.startsWith('text/x-component')) throw new Error(`${path} did not come`)
+    return response.text()
+  }
+}
+
 /**
  * Opens one event stream; resolves when the server has greeted, and calls `told` for each piece of news.
  * @throws Error where it is not opened

@@ -53,7 +53,33 @@ describe('sending what was typed', () => {
     expect(success).toHaveBeenCalledTimes(1)
     expect(new Set(asked).size).toBe(2)
   })
-  it('a double tap is one request', async () => {
+  it('can be sent again from the moment on in which a refusal is seen, and not while it is on its way', async () => {
+    const seen: string[] = []
+    let answer: (a: Answer<string>) => void = () => undefined
+    const { result } = renderHook(() => {
+      const s = useSend<string>()
+      seen.push(`${s.pending ? 'on its way' : 'still'}${s.refusal ? ', refused' : ''}`)
+      return s
+    })
+    act(() => result.current.send(() => new Promise((resolve) => (answer = resolve))))
+    expect(result.current.pending).toBe(true)
+    await act(async () => answer(refused('Invalid')))
+    expect(seen.filter((s, i) => s !== seen[i - 1])).toEqual(['still', 'on its way', 'still, refused'])
+  })
+  it('a double tap is one request, and is on its way until both are answered', async () => {
+    const answers: ((a: Answer<string>) => void)[] = []
+    const { result } = renderHook(() => useSend<string>())
+    const tap = () => result.current.send(() => new Promise((resolve) => answers.push(resolve)))
+    act(() => {
+      tap()
+      tap()
+    })
+    await act(async () => answers[0]!(refused('Invalid')))
+    expect(result.current.pending).toBe(true)
+    await act(async () => answers[1]!(refused('Invalid')))
+    expect(result.current.pending).toBe(false)
+  })
+  it('a double tap is one request by its id', async () => {
     const { asked, result } = open()
     await act(async () => {
       const tap = () =>

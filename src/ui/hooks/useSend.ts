@@ -23,7 +23,10 @@ const NO_ANSWER =
  * @param options `quiet`: what is sent changes nothing that this page reads from the server
  */
 export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
-  const [pending, start] = useTransition()
+  // Not a transition's: that one ends a good while after a refusal is on the screen, and a key touched between is lost.
+  const [sending, setSending] = useState(0)
+  /** What comes of it leads to another page: until that is there, a second tap would be another request. */
+  const [leading, lead] = useTransition()
   const [refusal, setRefusal] = useState<Refusal>()
   const [requestId, setRequestId] = useState(() => uuidv7())
   const { message } = App.useApp()
@@ -31,16 +34,17 @@ export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
   const [sentIn, setSentIn] = useState<number>()
   const letBe = useRef<() => void>(undefined)
   useEffect(() => () => letBe.current?.(), [])
-  const send = (action: (requestId: string) => Promise<Answer<T>>, done?: (value: T) => void, said?: string) =>
-    start(async () => {
-      letBe.current?.()
-      setRefusal(undefined)
+  const send = (action: (requestId: string) => Promise<Answer<T>>, done?: (value: T) => void, said?: string) => {
+    letBe.current?.()
+    setRefusal(undefined)
+    setSending((n) => n + 1)
+    void (async () => {
       try {
         const answer = await action(requestId)
         if (answer.ok) {
           setRequestId(uuidv7())
           if (said) void message.success(said)
-          done?.(answer.value)
+          lead(() => done?.(answer.value))
           // What the page shows has changed with it, and until it shows that, what was sent is not done.
           if (!quiet) {
             setSentIn(round)
@@ -56,6 +60,13 @@ export function useSend<T>({ quiet = false }: { quiet?: boolean } = {}) {
         setRefusal({ ok: false, code: 'Unexpected', message: before ?? NO_ANSWER })
         if (before === undefined) letBe.current = whenBack(() => send(action, done, said))
       }
-    })
-  return { send, pending: pending || (wished && sentIn === round), refusal, clear: () => setRefusal(undefined) }
+      setSending((n) => n - 1)
+    })()
+  }
+  return {
+    send,
+    pending: sending > 0 || leading || (wished && sentIn === round),
+    refusal,
+    clear: () => setRefusal(undefined),
+  }
 }
