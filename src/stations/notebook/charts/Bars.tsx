@@ -3,6 +3,7 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { Bar } from 'react-chartjs-2'
 import { GREY } from '@/ui/frame/theme'
+import { axisName } from '@/ui/pictures/axisNames'
 import '@/ui/pictures/chartLook'
 import { useOpens } from './useOpens'
 
@@ -56,7 +57,11 @@ export function Bars({
           onClick,
           scales: {
             x: { stacked: true, max: to, title: { display: true, text: unit }, grid: { color: GREY.wash } },
-            y: { stacked: true, grid: { display: false }, ticks: { autoSkip: false, color: GREY.ink } },
+            y: {
+              stacked: true,
+              grid: { display: false },
+              ticks: { autoSkip: false, color: GREY.ink, callback: axisName },
+            },
           },
         }}
       />

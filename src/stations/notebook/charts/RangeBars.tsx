@@ -3,6 +3,7 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { Bar } from 'react-chartjs-2'
 import { GREY } from '@/ui/frame/theme'
+import { axisName } from '@/ui/pictures/axisNames'
 import '@/ui/pictures/chartLook'
 import { useOpens } from './useOpens'
 
@@ -90,7 +91,7 @@ export function RangeBars({
               title: { display: true, text: unit },
               grid: { color: ({ tick }) => (against !== undefined && tick.value === against ? GREY.ink : GREY.wash) },
             },
-            y: { grid: { display: false }, ticks: { autoSkip: false, color: GREY.ink } },
+            y: { grid: { display: false }, ticks: { autoSkip: false, color: GREY.ink, callback: axisName } },
           },
         }}
       />
