@@ -1,5 +1,6 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { idSchema } from '@/db/base/idSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 const volume = (empty: string) =>
   number().integer().min(1, empty).max(3e8, 'That is more than any batch here. Check the unit.').required(empty)
@@ -46,13 +47,13 @@ export type BatchState = InferType<typeof stateSchema>
 export const saveBatchSchema = object({
   id: idSchema,
   /** Revision it was opened with; 0 for a new one. */
-  revision: number().integer().min(0).required(),
+  revision: revisionSchema(0).required(),
   title: string()
     .trim()
     .max(120, 'The title is longer than 120 characters. Shorten it.')
     .required('Give the batch a title.'),
   formulaId: idSchema,
-  formulaVersion: number().integer().min(1).required(),
+  formulaVersion: revisionSchema(1).required(),
   state: stateSchema.required(),
   finished: boolean().default(false),
 })

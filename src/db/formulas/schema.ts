@@ -1,6 +1,7 @@
 import { array, boolean, number, object, string } from 'yup'
 import { MEDIUM_KINDS } from '@/core/paint/properties'
 import { idSchema } from '@/db/base/idSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 const hex = string()
   .lowercase()
@@ -40,7 +41,7 @@ export const saveFormulaSchema = object({
 
 export const measureSchema = object({
   formulaId: idSchema,
-  version: number().integer().min(1).required(),
+  version: revisionSchema(1).required(),
   dryHex: hex,
   dryReflectance: spectrum,
   wetHex: hex,

@@ -4,6 +4,7 @@ import { array, boolean, lazy, number, object, string, type InferType, type Sche
 import { ROLES } from '@/core/paint/properties'
 import { idSchema } from '../base/idSchema'
 import { FIELDS, shapesOf } from './fields'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 const spectrum = () =>
   array(
@@ -84,7 +85,7 @@ export const schemaOf = (kind: unknown) =>
 export const saveSchema = object({
   id: idSchema,
   /** Revision the form was opened with; 0 for a new one. */
-  revision: number().integer().min(0).required(),
+  revision: revisionSchema(0).required(),
   material: lazy((m: { kind?: unknown } | null | undefined) =>
     schemaOf(m?.kind).required(),
   ) as unknown as Schema<MaterialInput>,

@@ -3,6 +3,7 @@ import { idSchema } from '../base/idSchema'
 import { ROLES } from '@/core/paint/properties'
 import { bottleFields } from './bottleFields'
 import { recipeShape } from './recipeShape'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 export const bookSchema = object({
   requestId: idSchema,
@@ -14,7 +15,7 @@ export const bookSchema = object({
   role: string().oneOf(ROLES, 'Choose a role.').required('Choose a role.'),
   ...recipeShape,
   /** The version of a named colour it is mixed by. */
-  formula: object({ id: idSchema, version: number().integer().min(1).required() })
+  formula: object({ id: idSchema, version: revisionSchema(1).required() })
     .nullable()
     .default(null),
   poured: array(

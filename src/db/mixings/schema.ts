@@ -8,6 +8,7 @@ import { recipeShape } from './recipeShape'
 import { seconds } from '@/db/bottles/readingSchema'
 import type { EyeEvent } from '@/core/mix/byEye'
 import type { GuideEvent } from '@/core/mix/guide'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 const ul = number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.')
 const grams = number().min(-1e6).max(1e6)
@@ -33,7 +34,7 @@ export const beginGuideSchema = object({
   cupUl: ul.min(1).nullable().default(null),
   waterId: string().max(40).default(''),
   steps: array(string().max(300).required()).max(12).default([]),
-  formula: object({ id: idSchema, version: number().integer().min(1).required() })
+  formula: object({ id: idSchema, version: revisionSchema(1).required() })
     .nullable()
     .default(null),
 })
@@ -67,7 +68,7 @@ const events: Readonly<Record<string, object>> = {
 /** One thing that happened at a mix: which event it is decides what belongs to it. */
 export const eventSchema = object({
   requestId: idSchema,
-  after: number().integer().min(0).required(),
+  after: revisionSchema(0).required(),
   event: lazy((value: unknown) => {
     const kind = (value as { kind?: string } | null)?.kind ?? ''
     return object({

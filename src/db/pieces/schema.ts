@@ -7,11 +7,12 @@ import { TOUR_SPOTS } from '@/core/run/events'
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import { daySchema } from '@/db/base/daySchema'
 import { idSchema } from '@/db/base/idSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 /** What a piece is called and what became of it. */
 export const pieceSchema = object({
   id: idSchema,
-  revision: number().integer().min(1).required(),
+  revision: revisionSchema(1).required(),
   title: string()
     .trim()
     .max(120, 'The title is longer than 120 characters. Shorten it.')
@@ -42,7 +43,7 @@ export const lookSchema = object({
   pieceId: idSchema,
   moment: string().oneOf(MOMENTS, 'Choose when you looked.').required(),
   /** Of the look as it was opened; 0 where there was none. */
-  revision: number().integer().min(0).required(),
+  revision: revisionSchema(0).required(),
   words: string().max(8000, 'The words are longer than 8,000 characters. Shorten them.').default(''),
   rating: number().integer().min(1).max(5).nullable().default(null),
   weak: spotsSchema,

@@ -1,9 +1,10 @@
-import { number, object, string, type ObjectSchema } from 'yup'
+import { object, string, type ObjectSchema } from 'yup'
 import { PLAN_KINDS, type Design, type PlanKind } from '@/core/plan/design'
 import { daySchema } from '@/db/base/daySchema'
 import { idSchema } from '@/db/base/idSchema'
 import { techniqueKey } from '@/db/techniques/schema'
 import { designSchema } from './designSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 /** What of a plan its maker decides, as it is sent, whole. */
 export interface PlanInput {
@@ -28,7 +29,7 @@ export interface PlanInput {
 /** Shapes that hang on a kind are checked by it, which yup's types cannot say. */
 export const planSchema = object({
   id: idSchema,
-  revision: number().integer().min(1).nullable().defined(),
+  revision: revisionSchema(1).nullable().defined(),
   title: string()
     .trim()
     .max(120, 'The title is longer than 120 characters. Shorten it.')

@@ -9,6 +9,7 @@ import { idSchema } from '@/db/base/idSchema'
 import { seconds } from '@/db/bottles/readingSchema'
 import { surfaceSchema } from '@/db/plans/designSchema'
 import { PHOTO } from '@/db/pieces/schema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 const word = <T extends string>(list: readonly T[]) =>
   string().oneOf(list, 'Fika does not know that word. Reload the page.').required()
@@ -17,7 +18,7 @@ const point = () => tuple([place(), place()]).required()
 const grams = () => number().typeError('Type what the scale shows, like 265 g.').min(-1e6).max(1e6)
 const ul = (what: string) =>
   number().integer().min(1, what).max(3e9, 'That is more than any vessel holds. Check the unit.').required(what)
-const eventNumber = () => number().integer().min(1).required()
+const eventNumber = () => revisionSchema(1).required()
 const nullableId = () => idSchema.nullable().defined()
 
 /** A run from a plan, or of what is typed. */

@@ -4,6 +4,7 @@ import { EFFECTS } from '@/core/mix/mediumEffects'
 import { POURING_WORDS, POURINGS, type Pouring } from '@/core/paint/pouring'
 import { idSchema } from '../base/idSchema'
 import { techniqueKey } from '../techniques/schema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 /** Most repeats a trial is kept of. */
 export const MOST_REPEATS = 60
@@ -76,13 +77,17 @@ export const trialWordsSchema = object({
   )
     .min(1)
     .max(500)
-    .required(),
+    .required()
+    .test('once', 'One word stands here twice. Give it once.', (words) => {
+      const places = words.map((w) => `${w.arm} ${w.repeat} ${w.criterion}`)
+      return new Set(places).size === places.length
+    }),
 })
 export type TrialWordsInput = InferType<typeof trialWordsSchema>
 
 export const endTrialSchema = object({
   id: idSchema,
-  revision: number().integer().min(1).required(),
+  revision: revisionSchema(1).required(),
   said: string().trim().max(1000, 'What it said is longer than 1,000 characters. Shorten it.').default(''),
   isEnded: boolean().required(),
 })

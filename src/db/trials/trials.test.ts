@@ -9,6 +9,7 @@ import { dropHouseWord, houseWords, sayHouseWord } from '@/db/people/houseWords'
 import { makeStudio } from '../../../tests/support/studio'
 import { findTrial, listTrials } from './read'
 import type { TrialInput } from './schema'
+import { trialWordsSchema } from './schema'
 import { beginTrial, endTrial, placeTrialPiece, sayOfTrial } from './write'
 
 afterAll(endPool)
@@ -28,6 +29,12 @@ const input = (more: Partial<TrialInput> = {}): TrialInput => ({
 })
 
 describe('trials', () => {
+  it('takes one word at a place, and says so where it is sent twice', () => {
+    const word = { arm: 1, repeat: 1, criterion: 'craters', value: 2 }
+    const sent = (...words: object[]) => ({ trialId: uuidv7(), who: 'Ilse', words })
+    expect(trialWordsSchema.isValidSync(sent(word, { ...word, repeat: 2 }))).toBe(true)
+    expect(() => trialWordsSchema.validateSync(sent(word, { ...word, value: 3 }))).toThrow('Give it once')
+  })
   it('are begun once however often they are sent, and keep what each person said', async () => {
     const studio = await makeStudio()
     const trial = input()

@@ -1,13 +1,14 @@
-import { number, object, string, type InferType } from 'yup'
+import { object, string, type InferType } from 'yup'
 import { WORK_KINDS } from '@/core/plan/design'
 import { daySchema } from '@/db/base/daySchema'
 import { idSchema } from '@/db/base/idSchema'
 import { priceMinor } from '@/db/materials/fields'
+import { revisionSchema } from '@/db/base/revisionSchema'
 
 export const workSchema = object({
   id: idSchema,
   /** As it was when it was opened; null: it is new. */
-  revision: number().integer().min(1).nullable().defined(),
+  revision: revisionSchema(1).nullable().defined(),
   kind: string().oneOf(WORK_KINDS, 'Choose what kind of work it is.').required(),
   title: string()
     .trim()
