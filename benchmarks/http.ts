@@ -51,23 +51,29 @@ export async function act<T>(
   return { answer: JSON.parse(line.slice(line.indexOf(':') + 1)) as Answer<T>, bytes: text.length }
 }
 
-const TURNS = { RSC: '1' }
+/** Fetches a page, whole. @throws Error where it does not come, as another type, or without `mark` in it */
+async function page(address: string | URL, headers: Record<string, string>, mark: string, type = ''): Promise<void> {
+  const response = await fetch(address, { headers })
+  if (!(response.headers.get('content-type') ?? '').startsWith(type)) throw new Error(`${address} came as another type`)
+  if (response.status !== 200 || !(await response.text()).includes(mark)) throw new Error(`${address} did not come`)
+}
+
+/** The way a browser opens a page: as a document, with the frame. @param mark what stands in it */
+export const opening = (url: string, path: string, cookie: string, mark: string) => () =>
+  page(`${url}${path}`, { cookie }, mark)
 
 /**
  * The way a page turns to another once the app is open: what the browser fetches then, the whole tree of it.
- * @returns fetches it and gives its text @throws Error where it does not come
+ * @param mark what stands in it
  */
-export async function turningTo(url: string, path: string, cookie: string): Promise<() => Promise<string>> {
-  const headers = { cookie, ...TURNS }
+export async function turningTo(url: string, path: string, cookie: string, mark: string): Promise<() => Promise<void>> {
+  const headers = { cookie, RSC: '1' }
   // The app says itself under which address such a page is kept apart from its HTML.
   const { headers: said } = await fetch(`${url}${path}`, { headers, redirect: 'manual' })
-  const address = new URL(said.get('location') ?? path, url)
-  return async () => {
-    const response = await fetch(address, { headers })
-    const type = response.headers.get('content-type') ?? ''
-    if (response.status !== 200 || !type.startsWith('text/x-component')) throw new Error(`${path} did not come`)
-    return response.text()
-  }
+  const location = said.get('location')
+  if (!location) throw new Error(`${path} has no address to be turned to`)
+  const address = new URL(location, url)
+  return () => page(address, headers, mark, 'text/x-component')
 }
 
 /**

@@ -18,7 +18,7 @@ import { fisherTwoSided } from '../tests/support/learning/fisher'
 import { hangMany, moveMany } from '../tests/support/learning/hung'
 import { gaussian, random } from '../tests/support/random'
 import { makeStudio } from '../tests/support/studio'
-import { cookieOf, turningTo } from './http'
+import { cookieOf, opening, turningTo } from './http'
 import { compare, type Figure } from './measure'
 
 const WORLDS = 300
@@ -218,10 +218,7 @@ async function speedFigures(url: string): Promise<Figure[]> {
   // The database looks at what grew every ten seconds; a studio does not grow by thousands in one.
   await new Promise((resolve) => setTimeout(resolve, 20_000))
   const cookie = await cookieOf(signed.token)
-  const served = (path: string, mark: string) => async () => {
-    const response = await fetch(`${url}${path}`, { headers: { cookie } })
-    if (response.status !== 200 || !(await response.text()).includes(mark)) throw new Error(`${path} did not come`)
-  }
+  const served = (path: string, mark: string) => opening(url, path, cookie, mark)
   const facts = () => withStudio(signed, async (tx) => pouredFacts(tx, await techniqueBook(tx)))
   const traced = async () => {
     const techniques = await withStudio(signed, techniqueBook)
@@ -240,7 +237,7 @@ async function speedFigures(url: string): Promise<Figure[]> {
       await studioFacts(tx)
     })
   }
-  const turned = await turningTo(url, '/notebook/journal', cookie)
+  const turned = await turningTo(url, '/notebook/journal', cookie, 'for a card')
   return [
     await compare(
       'time',
@@ -274,7 +271,7 @@ async function speedFigures(url: string): Promise<Figure[]> {
       'journal of 10,000: its first page turned to, against its SQL',
       '≤ 3',
       1,
-      async () => void (await turned()),
+      turned,
       firstSql,
       15,
     ),

@@ -17,7 +17,7 @@ import { savePlan } from '@/db/plans/write'
 import { worksFacts } from '@/stations/plan/queries'
 import type { DeskFacts } from '@/stations/plan/deskFacts'
 import { deskColours, workOut } from '@/stations/plan/desk/workOut'
-import { cookieOf } from './http'
+import { cookieOf, opening } from './http'
 import { compare, median, type Figure } from './measure'
 import { inPage } from './page'
 import { fillRack } from './rack'
@@ -153,11 +153,7 @@ async function listFigure(url: string): Promise<Figure> {
     for (let i = 0; i < 500; i++) await savePlan(tx, planInput([], { id: uuidv7(), title: `Plan ${i}` }))
   })
   const cookie = await cookieOf(signed.token)
-  const page = async () => {
-    const response = await fetch(`${url}/plan`, { headers: { cookie } })
-    const html = await response.text()
-    if (response.status !== 200 || !html.includes('The other')) throw new Error('the list of plans did not come')
-  }
+  const page = opening(url, '/plan', cookie, 'The other')
   const sql = async () => {
     await findSession(signed.token)
     await withStudio(signed, (tx) => worksFacts(tx, Date.now()))

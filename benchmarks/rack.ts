@@ -1,6 +1,6 @@
 import pg from 'pg'
 import { findSession } from '@/db/people/sessions'
-import { cookieOf } from './http'
+import { cookieOf, opening } from './http'
 import { person, signUp } from '../tests/support/accounts'
 import { rackBottles } from '@/db/bottles/rack'
 import { studioFacts } from '@/db/people/studio'
@@ -16,11 +16,7 @@ export async function rackFigures(url: string): Promise<Figure[]> {
   const signed = await signUp({ ...person(), studioName: 'Large rack' })
   await withStudio(signed, (tx) => fillRack(tx, BOTTLES))
   const cookie = await cookieOf(signed.token)
-  const page = async () => {
-    const response = await fetch(`${url}/rack`, { headers: { cookie } })
-    const html = await response.text()
-    if (response.status !== 200 || !html.includes(`${BOTTLES}<`)) throw new Error('the rack page did not come')
-  }
+  const page = opening(url, '/rack', cookie, `${BOTTLES}<`)
   const sql = async () => {
     await findSession(signed.token)
     await withStudio(signed, studioFacts)

@@ -75,7 +75,6 @@ async function watch(): Promise<void> {
 }
 let began = performance.now()
 const cookie = await cookieOf(signed.token)
-const times: number[] = []
 const refused = new Map<string, number>()
 let bytes = 0
 let done = 0
@@ -90,14 +89,12 @@ const write = async () => {
     (a) => ((bytes += a.bytes), a.answer.ok ? '' : a.answer.message),
     (error: Error) => error.message,
   )
-  times.push(performance.now() - from)
   tenth().took.push(performance.now() - from)
   if (why) refused.set(why, (refused.get(why) ?? 0) + 1)
   else done += 1
 }
 // The first ones make the app load what it needs.
 for (let i = 0; i < 20; i++) await write()
-times.length = 0
 const early = appMb()
 const under: Promise<void>[] = []
 began = performance.now()
@@ -126,7 +123,7 @@ function worst(): string[] {
     return `  ${10 * i} – ${10 * i + 10} s: ${took.length} answered, p50 ${middle.toFixed(0)} ms, at most ${most.toFixed(0)} ms; this process itself up to ${late.toFixed(0)} ms late; ${seen.map(([what, n]) => `${n} × ${what}`).join(', ') || 'the database never had more than three under way'}`
   })
 }
-const sorted = [...times].sort((a, b) => a - b)
+const sorted = tenths.flatMap((t) => t.took).sort((a, b) => a - b)
 const held = (await Promise.all(bottles.map((b) => room.holds(b)))).reduce((a, b) => a + b, 0)
 const missing = BOTTLES * fill - held - done * EACH_UL
 console.log(

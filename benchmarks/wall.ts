@@ -6,7 +6,7 @@ import { techniqueBook } from '@/db/techniques/read'
 import { person, signUp } from '../tests/support/accounts'
 import { hangMany } from '../tests/support/learning/hung'
 import { makeStudio } from '../tests/support/studio'
-import { cookieOf, turningTo } from './http'
+import { cookieOf, opening, turningTo } from './http'
 import { compare, type Figure } from './measure'
 
 const PIECES = 10_000
@@ -41,10 +41,7 @@ export async function wallFigures(url: string): Promise<Figure[]> {
   ]
   const figures: Figure[] = []
   for (const [name, path, search] of views) {
-    const turned = await turningTo(url, path, cookie)
-    const page = async () => {
-      if (!(await turned()).includes('Ferry')) throw new Error(`${path} did not come`)
-    }
+    const turned = await turningTo(url, path, cookie, 'Ferry')
     const sql = async () => {
       await findSession(signed.token)
       await withStudio(signed, async (tx) => {
@@ -63,20 +60,19 @@ export async function wallFigures(url: string): Promise<Figure[]> {
         `wall of 10,000, ${name}: turned to, against its SQL`,
         '≤ 3',
         RUNS,
-        repeat(page),
+        repeat(turned),
         repeat(sql),
         5,
       ),
     )
     if (path !== '/wall') continue
-    const opened = async () => void (await (await fetch(`${url}${path}`, { headers: { cookie } })).text())
     figures.push(
       await compare(
         'time',
         `wall of 10,000, ${name}: opened as a document, against its SQL`,
         'said, not aimed at',
         RUNS,
-        repeat(opened),
+        repeat(opening(url, path, cookie, 'Ferry')),
         repeat(sql),
         5,
       ),

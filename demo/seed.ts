@@ -10,10 +10,8 @@ import { amountsForTotal, ingredients } from '@/core/mix/recipe'
 import { addMember } from '@/db/people/members'
 import { createStudio } from '@/db/people/newStudio'
 import { DEMO_EMAIL } from '@/db/people/demoDoor'
-import { timed } from '@/core/consistency/levelTime'
 import { dropsUl } from '@/core/mix/drops'
 import { START_DROPS } from '@/core/quantity/dropSizes'
-import { readBottle } from '@/db/bottles/readings'
 import {
   buyContainer,
   discard,
@@ -54,6 +52,7 @@ import { keepMeasures } from '@/db/pieces/photos'
 import type { MeasuredInput } from '@/db/pieces/measuresSchema'
 import { canalStudies, cardTrials, EARLIER, SPRING_CONTAINERS, STUCK_ML } from './studies'
 import { FULLER, fuller, planOf, plansAhead, room, WORK_OF } from './plans'
+import { readByWatch } from './timing'
 import { BOTTLES, PALETTES, POURS, READINGS, RECIPES, RUN_OFF, type DemoBottle, type DemoPour } from './work'
 
 /** Members of the invented studio; nobody signs in to them with a password. */
@@ -563,12 +562,7 @@ async function consistency(
           note: 'to consistency',
           at: when,
         })
-      const { levelTimeS, sigma } = timed(step.tries)
-      await readBottle(
-        by(),
-        { requestId: uuidv7(), vesselId, levelTimeS, sigma, tries: [...step.tries], how: 'stopwatch' },
-        when,
-      )
+      await readByWatch(by(), vesselId, step.tries, when)
     }
 }
 

@@ -1,7 +1,5 @@
 import { v7 as uuidv7 } from 'uuid'
 import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
-import { timed } from '@/core/consistency/levelTime'
-import { readBottle } from '@/db/bottles/readings'
 import { SHIPPED } from '@/core/technique/techniques'
 import type { Surface } from '@/core/surface/shapes'
 import { pourUl } from '@/core/surface/coverage'
@@ -14,6 +12,7 @@ import { savePlan } from '@/db/plans/write'
 import { beginTrial, endTrial, sayOfTrial } from '@/db/trials/write'
 import { studies, type Study } from '../tests/support/learning/studies'
 import { planOf } from './plans'
+import { readByWatch } from './timing'
 import type { DemoBottle } from './work'
 
 const flow = [['Kvarnby Flow', 1]] as const
@@ -162,12 +161,7 @@ async function timedBefore(
   const age = EARLIER.find((b) => b.colour === colour)!.daysAgo - daysAgo
   const seconds = SPRING_LEVEL_S[colour]! * Math.exp(THICKER_A_DAY * age)
   const tries = [0.97, 1, 1.04].map((share) => Math.round(100 * share * seconds) / 100)
-  const { levelTimeS, sigma } = timed(tries)
-  await readBottle(
-    tx,
-    { requestId: uuidv7(), vesselId, levelTimeS, sigma, tries, how: 'stopwatch' },
-    at(daysAgo + 0.02),
-  )
+  await readByWatch(tx, vesselId, tries, at(daysAgo + 0.02))
 }
 
 /** A coat of varnish on what was sold, a fortnight after the pour. */

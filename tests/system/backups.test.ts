@@ -33,6 +33,13 @@ async function beside<T>(lines: string, extra: Record<string, string> = {}): Pro
   return JSON.parse(stdout.split('ANSWER ')[1]!) as T
 }
 
+/** A line of the admin's to a database; to the tests' own where none is named. */
+function lineTo(database?: string): pg.Client {
+  const address = new URL(process.env.FIKA_ADMIN_DATABASE!)
+  if (database) address.pathname = `/${database}`
+  return new pg.Client({ connectionString: address.href })
+}
+
 const folder = mkdtempSync(join(tmpdir(), 'fika-backups-'))
 afterAll(async () => {
   rmSync(folder, { recursive: true })
@@ -119,12 +126,10 @@ describe('a back-up', () => {
   it('that holds another row is not taken for the same: one letter, one row, one byte of a picture is seen', async () => {
     // In a database of its own, where nobody else writes.
     const name = `fika_sums_${process.pid}`
-    const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
+    const admin = lineTo()
     await admin.connect()
     await admin.query(`create database ${name}`)
-    const there = new URL(process.env.FIKA_ADMIN_DATABASE!)
-    there.pathname = `/${name}`
-    const line = new pg.Client({ connectionString: there.href })
+    const line = lineTo(name)
     await line.connect()
     try {
       const sums = () => beside<string>(`return b.sumsAt(cluster.as('admin', ${JSON.stringify(name)}))`)
@@ -162,10 +167,8 @@ describe('a back-up', () => {
 describe('back-ups kept while Fika runs', () => {
   const name = `fika_kept_${process.pid}`
   const keptIn = mkdtempSync(join(tmpdir(), 'fika-kept-'))
-  const admin = new pg.Client({ connectionString: process.env.FIKA_ADMIN_DATABASE })
-  const there = new URL(process.env.FIKA_ADMIN_DATABASE!)
-  there.pathname = `/${name}`
-  const line = new pg.Client({ connectionString: there.href })
+  const admin = lineTo()
+  const line = lineTo(name)
   beforeAll(async () => {
     // In a database of its own: what is written down there of back-ups is one row for the whole of it.
     await admin.connect()
@@ -219,7 +222,7 @@ describe('back-ups kept while Fika runs', () => {
     const [today] = dumps()
     const aged = async (ageMs: number) => {
       for (const file of dumps()) rmSync(join(keptIn, file))
-      const old = (await beside<string>(`return b.nameAt(new Date(Date.now() - ${ageMs}))`)).trim()
+      const old = await beside<string>(`return b.nameAt(new Date(Date.now() - ${ageMs}))`)
       writeFileSync(join(keptIn, old), 'an old one')
       await keep(keptIn, 2500)
       return { old, now: dumps() }

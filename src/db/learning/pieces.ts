@@ -153,26 +153,18 @@ export async function pouredFacts(tx: Tx, techniques: TechniqueBook): Promise<Po
   )
   const runIds = [...new Set(rows.flatMap((r) => r.runId ?? []))]
   const runs = new Map((await tx.q<RunRow>(RUNS, [tx.studioId, runIds])).map((r) => [r.runId, r]))
-  const timed = (r: PieceRow) => (r.runId ? runs.get(r.runId)?.levelTimeS : null) ?? null
-  const untimed = rows.flatMap((r) => (timed(r) === null ? r.id : []))
+  const runOf = (r: PieceRow) => (r.runId ? runs.get(r.runId) : undefined)
+  const untimed = rows.flatMap((r) => (runOf(r)?.levelTimeS ? [] : r.id))
   const readings = await tx.q<{ id: string; levelTimeS: number }>(READ, [tx.studioId, untimed, READ_DAYS])
   const read = new Map(readings.map((r) => [r.id, r.levelTimeS]))
-  return rows.map((r) =>
-    factsOf(
-      r,
-      content.get(r.vesselId) ?? [],
-      r.runId ? runs.get(r.runId) : undefined,
-      timed(r) ?? read.get(r.id) ?? null,
-      techniques,
-    ),
-  )
+  return rows.map((r) => factsOf(r, content.get(r.vesselId) ?? [], runOf(r), read.get(r.id) ?? null, techniques))
 }
 
 function factsOf(
   r: PieceRow,
   content: readonly ContentRow[],
   run: RunRow | undefined,
-  levelTimeS: number | null,
+  readS: number | null,
   techniques: TechniqueBook,
 ): PouredFacts {
   const held = content.reduce((sum, c) => sum + c.ul, 0)
@@ -198,7 +190,7 @@ function factsOf(
     isWeighed: r.stayedHow === 'weighed' || r.stayedHow === 'by run-off',
     wetMm: leftUl / (faceMm2 + edgesMm2),
     ...mixOf(content, held),
-    levelTimeS,
+    levelTimeS: run?.levelTimeS ?? readS,
     restHours: run?.restHours ?? (r.restHours === null ? null : Math.max(0, r.restHours)),
     minutesSinceStirred: run?.minutesSinceStirred ?? null,
     heatS: run?.heatS ?? null,

@@ -3,8 +3,8 @@ import { PAIR_VERDICTS } from '@/core/colour/pairVerdicts'
 import { array, boolean, lazy, number, object, string, type InferType, type Schema } from 'yup'
 import { ROLES } from '@/core/paint/properties'
 import { idSchema } from '../base/idSchema'
+import { revisionSchema } from '../base/revisionSchema'
 import { FIELDS, shapesOf } from './fields'
-import { revisionSchema } from '@/db/base/revisionSchema'
 
 const spectrum = () =>
   array(

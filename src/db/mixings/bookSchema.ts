@@ -1,9 +1,9 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { idSchema } from '../base/idSchema'
+import { revisionSchema } from '../base/revisionSchema'
 import { ROLES } from '@/core/paint/properties'
 import { bottleFields } from './bottleFields'
 import { recipeShape } from './recipeShape'
-import { revisionSchema } from '@/db/base/revisionSchema'
 
 export const bookSchema = object({
   requestId: idSchema,

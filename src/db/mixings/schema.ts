@@ -2,13 +2,13 @@ import { READING_WAYS } from '@/core/consistency/levelTime'
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup'
 import { ROLES } from '@/core/paint/properties'
 import { idSchema } from '@/db/base/idSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 import { techniqueKey } from '@/db/techniques/schema'
 import { bottleFields } from './bottleFields'
 import { recipeShape } from './recipeShape'
 import { seconds } from '@/db/bottles/readingSchema'
 import type { EyeEvent } from '@/core/mix/byEye'
 import type { GuideEvent } from '@/core/mix/guide'
-import { revisionSchema } from '@/db/base/revisionSchema'
 
 const ul = number().integer().min(0).max(3e9, 'That is more than any vessel holds. Check the unit.')
 const grams = number().min(-1e6).max(1e6)

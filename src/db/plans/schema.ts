@@ -2,9 +2,9 @@ import { object, string, type ObjectSchema } from 'yup'
 import { PLAN_KINDS, type Design, type PlanKind } from '@/core/plan/design'
 import { daySchema } from '@/db/base/daySchema'
 import { idSchema } from '@/db/base/idSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 import { techniqueKey } from '@/db/techniques/schema'
 import { designSchema } from './designSchema'
-import { revisionSchema } from '@/db/base/revisionSchema'
 
 /** What of a plan its maker decides, as it is sent, whole. */
 export interface PlanInput {

@@ -6,10 +6,10 @@ import { BOTHERS, REMEDY_KEYS } from '@/core/run/bothers'
 import { CORNER_NAMES, EDGE_NAMES } from '@/core/run/corners'
 import { AMOUNT_WAYS, DEEDS, RUN_STEPS, TOUR_SPOTS, type RunEvent, type RunEventKind } from '@/core/run/events'
 import { idSchema } from '@/db/base/idSchema'
+import { revisionSchema } from '@/db/base/revisionSchema'
 import { seconds } from '@/db/bottles/readingSchema'
 import { surfaceSchema } from '@/db/plans/designSchema'
 import { PHOTO } from '@/db/pieces/schema'
-import { revisionSchema } from '@/db/base/revisionSchema'
 
 const word = <T extends string>(list: readonly T[]) =>
   string().oneOf(list, 'Fika does not know that word. Reload the page.').required()

@@ -3,8 +3,8 @@ import { TRIAL_KINDS } from '@/core/learning/trial'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { POURING_WORDS, POURINGS, type Pouring } from '@/core/paint/pouring'
 import { idSchema } from '../base/idSchema'
+import { revisionSchema } from '../base/revisionSchema'
 import { techniqueKey } from '../techniques/schema'
-import { revisionSchema } from '@/db/base/revisionSchema'
 
 /** Most repeats a trial is kept of. */
 export const MOST_REPEATS = 60

@@ -2,8 +2,8 @@ import { object, string, type InferType } from 'yup'
 import { WORK_KINDS } from '@/core/plan/design'
 import { daySchema } from '@/db/base/daySchema'
 import { idSchema } from '@/db/base/idSchema'
-import { priceMinor } from '@/db/materials/fields'
 import { revisionSchema } from '@/db/base/revisionSchema'
+import { priceMinor } from '@/db/materials/fields'
 
 export const workSchema = object({
   id: idSchema,
