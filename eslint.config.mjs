@@ -17,7 +17,11 @@ const config = [
   },
   {
     files: ['**/*.ts', '**/*.mjs', '**/*.cjs'],
-    ignores: ['src/ui/**', 'src/stations/**', 'src/app/**'],
+    ignores: ['**/use*.ts'],
+    rules: Object.fromEntries(COMPILED.map((rule) => [rule, 'off'])),
+  },
+  {
+    files: ['tests/**', '**/*.test.{ts,tsx}'],
     rules: Object.fromEntries(COMPILED.map((rule) => [rule, 'off'])),
   },
   {

@@ -3,9 +3,13 @@ import jsQR from 'jsqr'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import type { ScaleStandIn } from '@/devices/scale/standIn'
+import { readCsv } from '@/exchange/csv'
+import { guessMapping } from '@/exchange/fields'
 import { serious } from '../support/axe'
 import { drawerCsv } from '../support/drawerCsv'
+import { importFile } from '../support/importing'
 import { choose, pick, startStudio } from '../support/people'
+import { makeStudio } from '../support/studio'
 import { holdScale, leaveScale, SCALE_WAIT_MS } from '../support/scale'
 
 let scale: ScaleStandIn
@@ -15,13 +19,11 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => leaveScale(scale))
 
-/** A drawer of paints and two mediums, brought in as a list. */
-async function bringIn(page: Page): Promise<void> {
-  await page.goto('/paints/import')
-  const file = { name: 'drawer.csv', mimeType: 'text/csv', buffer: Buffer.from(drawerCsv()) }
-  await page.locator('input[type=file]').setInputFiles(file)
-  await page.getByRole('button', { name: 'Import 37 good rows' }).click()
-  await expect(page.getByText('37 added')).toBeVisible()
+/** A studio whose drawer holds paints and two mediums, brought in as a list; by hand that is done in journey.spec. */
+async function aDrawer(page: Page, studioName: string): Promise<void> {
+  const studio = await makeStudio(await startStudio(page, studioName))
+  const table = readCsv(drawerCsv())
+  await studio.run((tx) => importFile(tx, { kind: 'table', table }, guessMapping(table.headings), false))
 }
 
 const step = (page: Page) => page.locator('[data-step]').getAttribute('data-step')
@@ -84,8 +86,7 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   context,
 }) => {
   test.setTimeout(240_000)
-  await startStudio(page, 'Scale room')
-  await bringIn(page)
+  await aDrawer(page, 'Scale room')
 
   // Two paints, two mediums and water: 300 ml.
   await page.goto('/bench')
@@ -168,7 +169,7 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
   expect(await serious(page)).toEqual([])
 
   // Three waterings: by the scale, by the key, and typed.
-  await timeMound(page, 3.1)
+  await timeMound(page, 3.1, 1)
   const advised = Number(await page.getByTestId('advice').getAttribute('data-ul'))
   expect(advised).toBeGreaterThan(500)
   await steady(page)
@@ -279,8 +280,7 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
 })
 
 test('double taps and retries at a mix book once, over plain HTTP', async ({ page }) => {
-  await startStudio(page, 'Tap room')
-  await bringIn(page)
+  await aDrawer(page, 'Tap room')
   await page.goto('/bench')
   await page.getByRole('button', { name: 'Add a paint' }).click()
   await choose(page, 'Choose a paint', 'Canal Teal')
@@ -351,8 +351,7 @@ test('what is mixed by eye is read back, kept, and stands on the rack of another
   page,
   context,
 }) => {
-  await startStudio(page, 'Eye room')
-  await bringIn(page)
+  await aDrawer(page, 'Eye room')
   const other = await context.newPage()
   await other.goto('/rack')
   await expect(other.getByRole('heading', { name: 'The rack is empty' })).toBeVisible()

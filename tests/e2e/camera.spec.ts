@@ -29,6 +29,7 @@ async function seeing(film: string, allowed: boolean, work: (page: Page) => Prom
 
 test('a label held before the camera opens its bottle, on a phone', async ({ page }) => {
   await openDemo(page)
+  await page.goto('/rack')
   const path = (await page
     .getByRole('link', { name: /Night teal/ })
     .first()
@@ -37,6 +38,7 @@ test('a label held before the camera opens its bottle, on a phone', async ({ pag
   writeCameraFilm(film, `https://192.168.1.20:4343${path}`)
   await seeing(film, true, async (phone) => {
     await openDemo(phone)
+    await phone.goto('/rack')
     await phone.getByRole('button', { name: 'Scan' }).click()
     await phone.waitForURL(`**${path}`)
     await expect(phone.getByRole('heading', { level: 1, name: /Night teal/ })).toBeVisible()
@@ -48,6 +50,7 @@ test('another code is told from a label, and an empty table says nothing', async
   writeCameraFilm(film, 'https://elsewhere.example/rack/1')
   await seeing(film, true, async (phone) => {
     await openDemo(phone)
+    await phone.goto('/rack')
     await phone.getByRole('button', { name: 'Scan' }).click()
     await expect(phone.getByText('That code is none of Fika’s labels.')).toBeVisible()
     await phone.getByRole('button', { name: 'Close' }).click()
@@ -57,6 +60,7 @@ test('another code is told from a label, and an empty table says nothing', async
   writeCameraFilm(empty, undefined)
   await seeing(empty, true, async (phone) => {
     await openDemo(phone)
+    await phone.goto('/rack')
     await phone.getByRole('button', { name: 'Scan' }).click()
     // It sees the table, and goes on looking.
     await expect(phone.getByLabel('What the camera sees')).toHaveJSProperty('videoWidth', 640)
@@ -70,6 +74,7 @@ test('a camera that may not be used is said, with another way', async () => {
   writeCameraFilm(film, undefined)
   await seeing(film, false, async (phone) => {
     await openDemo(phone)
+    await phone.goto('/rack')
     await phone.getByRole('button', { name: 'Scan' }).click()
     await expect(phone.getByRole('dialog').getByRole('alert')).toContainText('take a picture instead', {
       ignoreCase: true,

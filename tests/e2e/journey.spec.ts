@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import sharp from 'sharp'
 import { BAD_LINES, drawerCsv } from '../support/drawerCsv'
-import { choose, startStudio } from '../support/people'
+import { choose, comeThroughTheDoor } from '../support/people'
 
 /**
  * One maker's way from an empty studio to a dry piece. The numbers are worked by hand:
@@ -14,7 +14,7 @@ import { choose, startStudio } from '../support/people'
  * remainder: 103 969 + 207 939 + 25 992. Cost 103.969 × 8 + 207.939 × 2 = 1247.6 ct = 12.48; with a surface of 7.50: 19.98.
  */
 test('from an empty studio to a dry piece, to the microlitre and the cent', async ({ page }) => {
-  await startStudio(page, 'Upper lock')
+  await comeThroughTheDoor(page, 'Upper lock')
 
   // Bring the paints in.
   await page.getByRole('link', { name: 'Bring in', exact: true }).click()

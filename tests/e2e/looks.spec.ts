@@ -3,7 +3,6 @@ import { expect, test, type Page } from '@playwright/test'
 import { serious } from '../support/axe'
 import { openDemo } from '../support/people'
 
-/** Every view, by the list it is reached from. */
 /** A page at rest: loaded, in its own type, with nothing moving. */
 async function drawn(page: Page): Promise<void> {
   await page.waitForLoadState('load')
@@ -11,6 +10,7 @@ async function drawn(page: Page): Promise<void> {
   await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
 }
 
+/** Every view, by the list it is reached from. */
 const VIEWS: [string, string, RegExp?, string?, RegExp?][] = [
   ['paints', '/paints'],
   ['paints as a table', '/paints?view=table'],
@@ -154,8 +154,17 @@ for (const [part, views] of Array.from({ length: PARTS }, (_, k) => VIEWS.filter
     }
   })
 
+test('what looks for faults finds them', async ({ page }) => {
+  await page.setContent('<title>A page</title><main><button></button><p style="color: #bbb">Grey on white</p></main>')
+  const found = await serious(page)
+  for (const rule of ['html-has-lang', 'button-name', 'color-contrast'])
+    expect(found.map((f) => f.split(':')[0])).toContain(rule)
+  expect(await page.evaluate(tooSmall, TARGET_PX)).toHaveLength(1)
+})
+
 test('keys go through the room: stations, help, tray, new', async ({ page }) => {
   await openDemo(page)
+  await page.goto('/rack')
   for (const [i, { path }] of STATIONS.entries()) {
     await page.keyboard.press(String(i + 1))
     await page.waitForURL(`**${path}`)

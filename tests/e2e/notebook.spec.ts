@@ -6,11 +6,9 @@ import { noteLook } from '@/db/pieces/write'
 import { savePlan } from '@/db/plans/write'
 import { QUESTIONS } from '@/stations/notebook/questions'
 import { serious } from '../support/axe'
-import { person, signUp } from '../support/accounts'
 import { moveMany } from '../support/learning/hung'
 import { planInput } from '../support/plans'
 import { startStudio } from '../support/people'
-import { sealed } from '../support/sealed'
 import { makeStudio } from '../support/studio'
 
 test.use({ actionTimeout: 15_000 })
@@ -18,8 +16,7 @@ test.afterAll(endPool)
 
 /** A studio of a black and a teal bottle, and pieces poured with and without the black, so many of each cratered. */
 async function studioOf(page: Page, black: readonly boolean[], without: readonly boolean[]) {
-  const signed = await signUp({ ...person(), studioName: 'Notebook room' })
-  await page.context().addCookies([{ name: 'fika', value: await sealed(signed.token), url: process.env.FIKA_URL! }])
+  const signed = await startStudio(page, 'Notebook room')
   const studio = await makeStudio(signed)
   const soot = await studio.paint('Soot', { hex: '#161616' })
   const teal = await studio.paint('Teal', { hex: '#136a78' })

@@ -5,10 +5,9 @@ import { endPool } from '@/db/base/pool'
 import { savePlan } from '@/db/plans/write'
 import { shortCode } from '@/core/vessel/shortCode'
 import { serious } from '../support/axe'
-import { person, signUp } from '../support/accounts'
+import { startStudio } from '../support/people'
 import { planInput } from '../support/plans'
 import { holdScale, leaveScale, SCALE_WAIT_MS } from '../support/scale'
-import { sealed } from '../support/sealed'
 import { makeStudio } from '../support/studio'
 
 test.use({ actionTimeout: 15_000 })
@@ -28,8 +27,7 @@ const NAMES = ['Teal', 'White', 'Gold', 'Violet', 'Navy', 'Rose'] as const
 
 /** A set of two 20 × 10 cm panels, a cup of six layers of 5 ml each, and a base coat of 6 ml; every bottle holds 60 ml. */
 async function theDay(page: Page) {
-  const signed = await signUp({ ...person(), studioName: 'Pour room' })
-  await page.context().addCookies([{ name: 'fika', value: await sealed(signed.token), url: process.env.FIKA_URL! }])
+  const signed = await startStudio(page, 'Pour room')
   const studio = await makeStudio(signed)
   const bottles: string[] = []
   for (const name of [...NAMES, 'Spare'])

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { openDemo, pick, startStudio } from '../support/people'
+import { clickOpenDemo, openDemo, pick, startStudio } from '../support/people'
 
 test.describe('the door', () => {
   test('offers the demo studio only where Fika was started as a demo', async ({ page, browser }) => {
@@ -20,7 +20,7 @@ test.describe('the door', () => {
     await expect(page.getByLabel('Address (email)')).toHaveValue('nobody@example.org')
   })
   test('a revoked session is nobody: signing out ends it on the server too', async ({ page, context }) => {
-    await openDemo(page)
+    await clickOpenDemo(page)
     const before = await context.cookies()
     const sealed = before.find((c) => c.name === 'fika')!
     expect(sealed).toMatchObject({ httpOnly: true, sameSite: 'Lax' })
@@ -68,6 +68,7 @@ test('the drawer goes out as CSV and comes back unchanged', async ({ page }) => 
   expect(csv.split('\r\n')).toHaveLength(1 + 60 + 8 + 1)
   const other = await page.context().browser()!.newPage({ baseURL: process.env.FIKA_URL! })
   await startStudio(other, 'Copy room')
+  await other.goto('/paints')
   await other.getByRole('link', { name: 'Bring in', exact: true }).click()
   await other.waitForURL('**/paints/import')
   await other
@@ -82,6 +83,7 @@ test('the drawer goes out as CSV and comes back unchanged', async ({ page }) => 
 
 test('a paint is added by hand, found by typing, changed, and put away', async ({ page }) => {
   await startStudio(page, 'By hand')
+  await page.goto('/paints')
   await page.getByRole('link', { name: 'Add a paint' }).last().click()
   await page.waitForURL('**/paints/new')
   await page.getByLabel('Name', { exact: true }).fill('Loch Blue')

@@ -7,12 +7,11 @@ import { endPool } from '@/db/base/pool'
 import { pourPlan } from '@/db/pieces/pour'
 import { savePlan } from '@/db/plans/write'
 import { serious } from '../support/axe'
-import { person, signUp } from '../support/accounts'
+import { startStudio } from '../support/people'
 import { jpegOf } from '../support/photo/jpeg'
 import { photograph, type Shot } from '../support/photo/photograph'
 import { scene } from '../support/photo/scene'
 import { planInput } from '../support/plans'
-import { sealed } from '../support/sealed'
 import { makeStudio } from '../support/studio'
 
 test.use({ actionTimeout: 15_000 })
@@ -27,8 +26,7 @@ const NAMES = ['Snow', 'Teal', 'Gold'] as const
 
 /** A panel of 30 × 22 cm poured ten days ago, with silicone in one of its bottles. */
 async function aPiece(page: Page) {
-  const signed = await signUp({ ...person(), studioName: 'Wall room' })
-  await page.context().addCookies([{ name: 'fika', value: await sealed(signed.token), url: process.env.FIKA_URL! }])
+  const signed = await startStudio(page, 'Wall room')
   const studio = await makeStudio(signed)
   const oil = uuidv7()
   await studio.run((tx) =>

@@ -1,22 +1,42 @@
 import { expect, type Page } from '@playwright/test'
+import { demoDoor } from '@/db/people/demoDoor'
+import type { Signed } from '@/db/people/sessions'
+import { person, signUp } from './accounts'
+import { sealed } from './sealed'
 
-let count = 0
+/** Lets a browser in as one who has signed in: the door itself is gone through in journey.spec and studios.spec. */
+export async function letIn(page: Page, { token }: { readonly token: string }): Promise<void> {
+  await page.context().addCookies([{ name: 'fika', value: await sealed(token), url: process.env.FIKA_URL! }])
+}
+
+/** An account with an empty studio of its own, signed in; what it opens first is the test's. */
+export async function startStudio(page: Page, studioName: string): Promise<Signed> {
+  const signed = await signUp({ ...person(), studioName })
+  await letIn(page, signed)
+  return signed
+}
+
+/** The demo studio, signed in; what it opens first is the test's. */
+export async function openDemo(page: Page): Promise<void> {
+  await letIn(page, (await demoDoor('A browser'))!)
+}
 
 /** Starts a studio of one's own through the door, and lands in its empty drawer. */
-export async function startStudio(page: Page, studioName: string): Promise<void> {
+export async function comeThroughTheDoor(page: Page, studioName: string): Promise<void> {
+  const { name, email, password } = person()
   await page.goto('/sign-in')
   await page.getByText('Start a studio').click()
   await page.getByLabel('Name of the studio').fill(studioName)
-  await page.getByLabel('Your name').fill('Runa')
-  await page.getByLabel('Address (email)').fill(`runa-${process.pid}-${Date.now()}-${count++}@example.org`)
-  await page.getByLabel('Password').fill('a long pass phrase')
+  await page.getByLabel('Your name').fill(name)
+  await page.getByLabel('Address (email)').fill(email)
+  await page.getByLabel('Password').fill(password)
   await page.getByRole('button', { name: 'Start the studio' }).click()
   await page.waitForURL('**/paints')
   await expect(page.getByRole('heading', { name: 'The drawer is empty' })).toBeVisible()
 }
 
 /** Opens the demo studio by its one click. */
-export async function openDemo(page: Page): Promise<void> {
+export async function clickOpenDemo(page: Page): Promise<void> {
   await page.goto('/sign-in')
   await page.getByRole('button', { name: 'Open the demo studio' }).click()
   await page.waitForURL('**/rack')

@@ -185,14 +185,22 @@ describe('back-ups kept while Fika runs', () => {
     await admin.end()
     rmSync(keptIn, { recursive: true })
   })
-  /** Keeps them for a while, looking four times a second; what it said and what stands written down afterwards. */
-  const keep = async (folder: string, ms = 3000) => {
+  /** Keeps them, looking eight times a second; what it said and what stands written down afterwards. */
+  const keep = async (folder: string, happens: 'one is made' | 'it goes wrong' | 'nothing') => {
     const said = await beside<string[]>(`
       const said = []
       const write = process.stdout.write
-      process.stdout.write = (text) => said.push(String(text))
-      const stop = b.keepBackups({ as: (role, database = '${name}') => cluster.as(role, database) }, ${JSON.stringify(folder)}, { lookMs: 250 })
-      await new Promise((r) => setTimeout(r, ${ms}))
+      const awaited = { 'one is made': /Backed up to/, 'it goes wrong': /went wrong/, nothing: /^/ }[${JSON.stringify(happens)}]
+      let seen
+      const happened = new Promise((resolve) => (seen = resolve))
+      process.stdout.write = (text) => (said.push(String(text)), awaited.test(text) && seen(), true)
+      if (awaited.test('')) seen()
+      const stop = b.keepBackups({ as: (role, database = '${name}') => cluster.as(role, database) }, ${JSON.stringify(folder)}, { lookMs: 125 })
+      const late = setTimeout(seen, 20_000)
+      await happened
+      clearTimeout(late)
+      // It looks eight times more: what is not to happen again has its chance.
+      await new Promise((r) => setTimeout(r, 1000))
       await stop()
       process.stdout.write = write
       return said`)
@@ -205,7 +213,7 @@ describe('back-ups kept while Fika runs', () => {
   const dumps = () => readdirSync(keptIn).sort()
 
   it('one is made where there is none, proved and written down, and no second one the same day', async () => {
-    const { written, said, trouble } = await keep(keptIn, 4000)
+    const { written, said, trouble } = await keep(keptIn, 'one is made')
     expect(dumps()).toHaveLength(1)
     expect(written).toEqual([{ file: dumps()[0], proved: true }])
     expect(said.match(/Backed up to/g)).toHaveLength(1)
@@ -213,23 +221,23 @@ describe('back-ups kept while Fika runs', () => {
   }, 60_000)
   it('one is made at once where it is wished, and counts once', async () => {
     await line.query('update backup_state set wished_at = now()')
-    const { written } = await keep(keptIn, 4000)
+    const { written } = await keep(keptIn, 'one is made')
     // Two of one day: the newer stays, and the books speak of that one alone.
     expect(dumps()).toHaveLength(1)
     expect(written).toEqual([{ file: dumps()[0], proved: true }])
   }, 60_000)
   it('one is made where the newest is a day old, and not a minute before; the ladder decides what stays', async () => {
     const [today] = dumps()
-    const aged = async (ageMs: number) => {
+    const aged = async (ageMs: number, happens: Parameters<typeof keep>[1]) => {
       for (const file of dumps()) rmSync(join(keptIn, file))
       const old = await beside<string>(`return b.nameAt(new Date(Date.now() - ${ageMs}))`)
       writeFileSync(join(keptIn, old), 'an old one')
-      await keep(keptIn, 2500)
+      await keep(keptIn, happens)
       return { old, now: dumps() }
     }
-    const young = await aged(DAY - 60_000)
+    const young = await aged(DAY - 60_000, 'nothing')
     expect(young.now).toEqual([young.old])
-    const due = await aged(DAY + 1000)
+    const due = await aged(DAY + 1000, 'one is made')
     expect(due.now).toHaveLength(2)
     expect(due.now[0]).toBe(due.old)
     expect(due.now[1]! > today!).toBe(true)
@@ -237,11 +245,11 @@ describe('back-ups kept while Fika runs', () => {
   it('what went wrong stands where the owner reads it, is not tried again within the hour, and is over when it went well', async () => {
     const blocked = join(keptIn, 'no-folder')
     writeFileSync(blocked, 'a file where the folder should be')
-    const wrong = await keep(blocked)
+    const wrong = await keep(blocked, 'it goes wrong')
     expect(wrong.trouble).toMatch(/could not be made/)
     expect(wrong.said.match(/tried again in an hour/g)).toHaveLength(1)
     rmSync(blocked)
     await line.query('update backup_state set wished_at = now()')
-    expect((await keep(keptIn)).trouble).toBe('')
+    expect((await keep(keptIn, 'one is made')).trouble).toBe('')
   }, 60_000)
 })

@@ -83,7 +83,7 @@ describe('the start command', () => {
     rmSync(join(home, 'running.json'))
 
     // Starting over keeps the old data beside.
-    const reset = await command('demo.mjs', ['--data-only', '--reset'], home)
+    const reset = await command('demo.mjs', ['--data-only', '--no-demo', '--reset'], home)
     expect(reset.code).toBe(0)
     expect(readdirSync(home).some((f) => f.startsWith('cluster-before-'))).toBe(true)
   }, 300_000)

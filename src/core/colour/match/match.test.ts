@@ -1,5 +1,6 @@
 import { BLACK, WHITE, inventPigments, labOf } from '../../../../tests/support/pigments'
 import { random } from '../../../../tests/support/random'
+import { drawn } from '../../../../tests/support/thorough'
 import { deltaE00 } from '../deltaE00'
 import { mixReflectance } from '../kubelkaMunk'
 import { mixToHex, mixToLab } from '../mixColour'
@@ -29,13 +30,15 @@ function hidden(paints: readonly (typeof WHITE.optics)[], most = 3) {
 }
 
 describe('matching finds formulas again', () => {
-  const targets = Array.from({ length: 200 }, () => hidden(sixty))
+  const targets = Array.from({ length: drawn(70, 200) }, () => hidden(sixty))
   const found = targets.map((t) => match(t.reflectance, sixty, { most: 3 }))
-  it('≥ 99 % of 200 hidden 2–3-paint colours out of 60 paints within ΔE00 0.1', () => {
-    expect(found.filter((f) => f.exact[0]!.deltaE <= 0.1).length).toBeGreaterThanOrEqual(198)
+  it('≥ 99 % of hidden 2–3-paint colours out of 60 paints within ΔE00 0.1', () => {
+    expect(found.filter((f) => f.exact[0]!.deltaE <= 0.1).length).toBeGreaterThanOrEqual(
+      Math.floor(0.99 * targets.length),
+    )
   })
   it('in whole parts of ten at most, ≥ 95 % within 0.5', () => {
-    expect(found.filter((f) => f.whole[0]!.deltaE <= 0.5).length).toBeGreaterThanOrEqual(190)
+    expect(found.filter((f) => f.whole[0]!.deltaE <= 0.5).length).toBeGreaterThanOrEqual(0.95 * targets.length)
     for (const { whole } of found)
       for (const w of whole.slice(0, 5)) {
         expect(Math.max(...w.parts)).toBeLessThanOrEqual(10)
@@ -95,8 +98,8 @@ function bruteForce(lab: Triple): number {
 describe('matching against brute force', () => {
   it('on 8 paints is never more than 0.05 behind, reachable or not', () => {
     const targets = [
-      ...Array.from({ length: 20 }, () => reflectanceFromHex(srgbToHex([next(), next(), next()]))),
-      ...Array.from({ length: 10 }, () => hidden(few).reflectance),
+      ...Array.from({ length: drawn(7, 20) }, () => reflectanceFromHex(srgbToHex([next(), next(), next()]))),
+      ...Array.from({ length: drawn(3, 10) }, () => hidden(few).reflectance),
     ]
     const gaps = targets.map((t) => match(t, few, { most: 3 }).exact[0]!.deltaE - bruteForce(labOf(t)))
     expect(Math.max(...gaps)).toBeLessThanOrEqual(0.05)
@@ -120,9 +123,9 @@ function everyRatio(lab: Triple, paints: typeof few): number {
 
 describe('whole parts against every ratio there is', () => {
   it.each([
-    [6, 40],
-    [8, 8],
-    [14, 5],
+    [6, drawn(13, 40)],
+    [8, drawn(4, 8)],
+    [14, drawn(1, 5)],
   ])('of %i paints are never more than 0.1 behind', (count, targets) => {
     const next = random(160 + count)
     const paints = [WHITE, BLACK, ...inventPigments(count - 2, next)].map((p) => p.optics)

@@ -1,6 +1,7 @@
 import { mend } from '../../../../tests/support/colour'
 import { BLACK, WHITE, inventPigments, labOf } from '../../../../tests/support/pigments'
 import { random } from '../../../../tests/support/random'
+import { drawn } from '../../../../tests/support/thorough'
 import { deltaE00 } from '../deltaE00'
 import { mixOptics, mixReflectance, type Optics } from '../kubelkaMunk'
 import { mixToLab } from '../mixColour'
@@ -58,8 +59,8 @@ function someCup(next: () => number, drops: number) {
 describe('mending against an exhaustive search over whole drops', () => {
   const next = random(300)
   const cups = [
-    ...Array.from({ length: 296 }, () => someCup(next, 20)),
-    ...Array.from({ length: 4 }, () => someCup(next, 100)),
+    ...Array.from({ length: drawn(99, 296) }, () => someCup(next, 20)),
+    ...Array.from({ length: drawn(1, 4) }, () => someCup(next, 100)),
   ]
   const compared = cups.map(({ six, cup, wanted, wish }) => {
     const most = Math.floor(wish.roomUl / wish.dropUl)
@@ -70,8 +71,8 @@ describe('mending against an exhaustive search over whole drops', () => {
     }
   })
   const reachable = compared.filter((c) => c.best.fewest < Infinity && c.found.now > 1)
-  it('mends every cup of 300 that can be mended, with no more than a tenth above the least', () => {
-    expect(reachable.length).toBeGreaterThan(120)
+  it('mends every cup that can be mended, with no more than a tenth above the least', () => {
+    expect(reachable.length).toBeGreaterThan(0.4 * cups.length)
     for (const { found, best, dropUl } of reachable) {
       expect(found.reached).toBe(true)
       expect(found.ways[0]!.deltaE).toBeLessThanOrEqual(1)
@@ -80,7 +81,7 @@ describe('mending against an exhaustive search over whole drops', () => {
   })
   it('comes within 0.1 of the nearest where none is within tolerance', () => {
     const out = compared.filter((c) => c.best.fewest === Infinity)
-    expect(out.length).toBeGreaterThan(40)
+    expect(out.length).toBeGreaterThan(0.13 * cups.length)
     for (const { found, best } of out) {
       expect(found.reached).toBe(false)
       expect((found.ways[0]?.deltaE ?? found.now) - Math.min(best.nearest, found.now)).toBeLessThanOrEqual(0.1)
