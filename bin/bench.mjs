@@ -14,7 +14,7 @@ import { run, quiet } from './lib/steps.mjs'
 run(async () => {
   const json = process.argv.includes('--json')
   if (json) quiet()
-  await ensurePackages(['postgresql', 'chromium'])
+  await ensurePackages(['postgresql', 'chromium-headless-shell'])
   await ensureModules()
   const home = mkdtempSync(join(tmpdir(), 'fika-bench-'))
   const cluster = await startCluster(home)

@@ -8,7 +8,7 @@ import { ensureBuild, ensureModules, ensurePackages } from './lib/packages.mjs'
 import { run, step } from './lib/steps.mjs'
 
 run(async () => {
-  await ensurePackages(['postgresql', 'chromium'])
+  await ensurePackages(['postgresql', 'chromium-headless-shell'])
   await ensureModules()
   const home = mkdtempSync(join(tmpdir(), 'fika-shots-'))
   const cluster = await startCluster(home, { throwAway: true })

@@ -101,7 +101,7 @@ async function audit() {
 
 run(async () => {
   const wants = (part) => !only || only === part
-  await ensurePackages(['postgresql', 'chromium'])
+  await ensurePackages(['postgresql', 'chromium-headless-shell'])
   await ensureModules()
   rmSync(reports, { recursive: true, force: true })
   mkdirSync(reports)

@@ -17,7 +17,11 @@ const PACKAGES = [
   { name: 'openssl', present: () => existsSync('/usr/bin/openssl') },
   { name: 'pgbouncer', present: () => existsSync('/usr/sbin/pgbouncer') },
   { name: 'haproxy', present: () => existsSync('/usr/sbin/haproxy') },
-  { name: 'chromium', present: () => existsSync('/usr/bin/chromium') },
+  // The whole of Chromium serves as well, where it is there already.
+  {
+    name: 'chromium-headless-shell',
+    present: () => ['chromium-headless-shell', 'chromium'].some((program) => existsSync(`/usr/bin/${program}`)),
+  },
 ]
 
 /** Installs the Debian packages that are missing, or says which to install when we may not. */

@@ -13,7 +13,12 @@ test.afterAll(() => rmSync(folder, { recursive: true }))
 async function seeing(film: string, allowed: boolean, work: (page: Page) => Promise<void>): Promise<void> {
   const browser = await chromium.launch({
     executablePath: CHROMIUM.executablePath,
-    args: [...CHROMIUM.args, '--use-fake-device-for-media-stream', `--use-file-for-fake-video-capture=${film}`],
+    args: [
+      ...CHROMIUM.args,
+      '--use-fake-device-for-media-stream',
+      ...(allowed ? ['--use-fake-ui-for-media-stream'] : []),
+      `--use-file-for-fake-video-capture=${film}`,
+    ],
   })
   try {
     const context = await browser.newContext({
