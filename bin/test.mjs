@@ -108,15 +108,20 @@ run(async () => {
   if (wants('checks')) {
     // Route types are written by Next; tsc needs them.
     await step('Route types', () => sh('npx', ['next', 'typegen'], { env: { NEXT_TELEMETRY_DISABLED: '1' } }))
-    // Lint takes as long as all the others.
+    // Two at a time, the longest first.
+    const { default: pLimit } = await import('p-limit')
+    const limit = pLimit(2)
+    const checks = [
+      ['Lint', 'eslint', '.', '--max-warnings=0'],
+      ['Types', 'tsc', '--noEmit'],
+      ['Format', 'prettier', '--check', '--log-level', 'warn', '.'],
+      ['Dependency rules', 'depcruise', 'src', '--config', '.dependency-cruiser.cjs'],
+      ['Unused files, exports and packages', 'knip'],
+      ['What only tests use', 'knip', '-c', 'knip.users.json', '--include', 'exports'],
+    ]
     await Promise.all([
-      check('Lint', 'npx', ['eslint', '.', '--max-warnings=0']),
-      check('Types', 'npx', ['tsc', '--noEmit'])
-        .then(() => check('Dependency rules', 'npx', ['depcruise', 'src', '--config', '.dependency-cruiser.cjs']))
-        .then(audit)
-        .then(() => check('Unused files, exports and packages', 'npx', ['knip']))
-        .then(() => check('What only tests use', 'npx', ['knip', '-c', 'knip.users.json', '--include', 'exports']))
-        .then(() => check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])),
+      ...checks.map(([what, ...args]) => limit(() => check(what, 'npx', args))),
+      limit(audit),
     ])
   }
   const home = mkdtempSync(join(tmpdir(), 'fika-test-'))

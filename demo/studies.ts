@@ -1,4 +1,17 @@
+import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
+import { START_SECONDS_PER_NU } from '@/core/consistency/flowCup'
+import type { Sheen } from '@/core/paint/properties'
+import { planAmounts } from '@/core/plan/amounts'
+import { sourceKey } from '@/core/plan/design'
+import { Drawing } from '@/core/tilt/draw'
+import { heldPath, slopesOf } from '@/core/tilt/hand'
+import { toldOf } from '@/core/tilt/kept'
+import { rehearsalOf } from '@/core/tilt/ofPlan'
+import { Rehearsal } from '@/core/tilt/rehearsal'
+import { findPlan } from '@/db/plans/read'
+import type { PlanInput } from '@/db/plans/schema'
+import { keepRehearsal } from '@/db/rehearsals/write'
 import { ofBottle, simpleDesign } from '@/core/plan/simpleDesign'
 import { SHIPPED } from '@/core/technique/techniques'
 import type { Surface } from '@/core/surface/shapes'
@@ -98,6 +111,7 @@ async function pourStudy(
     ul: Math.round((pouredUl * parts[k]!) / sum),
   }))
   const pouredAt = at(daysAgo)
+  if (REHEARSED_STUDIES.includes(i)) await rehearseStudy(tx, plan, at(daysAgo + 0.1))
   const [first] = study.colours
   await timedBefore(tx, first!, vessel.get(first!)!, daysAgo, at)
   await pourPlan(tx, { requestId: uuidv7(), planId: plan.id, pieceId, vesselId, takes, findRest: true }, pouredAt)
@@ -137,6 +151,53 @@ async function pourStudy(
     null,
     at(daysAgo - 4),
   )
+}
+
+/** Studies from open cups that were rehearsed before they were poured. */
+const REHEARSED_STUDIES: readonly number[] = [17, 21, 25, 29]
+/** The hand they were rehearsed with: corners one after the other. */
+const STUDY_HAND = heldPath([
+  { x: 0, y: 0, seconds: 2 },
+  { x: -9, y: -8, seconds: 4 },
+  { x: 9, y: -9, seconds: 4 },
+  { x: 9, y: 9, seconds: 4 },
+  { x: -8, y: 9, seconds: 3 },
+])
+const STUDY_WIDTH_PX = 320
+
+/** Rehearses a study and keeps it with its plan, as the screen does. */
+async function rehearseStudy(tx: Tx, plan: PlanInput, at: Date): Promise<void> {
+  const surfaceId = plan.design.surfaces[0]!.id
+  const parts = new Map((await findPlan(tx, plan.id)).parts.map((p) => [sourceKey(p.of), p]))
+  const { task, of } = rehearsalOf(plan.design, planAmounts(plan.design), surfaceId, (o) => {
+    const part = parts.get(sourceKey(o))!
+    const { colour } = EARLIER.find((b) => b.label === part.label)!
+    return { hex: part.hex!, sheen: part.sheen as Sheen, nu: SPRING_LEVEL_S[colour]! / START_SECONDS_PER_NU }
+  })
+  const rehearsal = new Rehearsal(task, 4, { seed: 1 })
+  rehearsal.advance(STUDY_HAND.at(-1)!.t + 1, slopesOf(STUDY_HAND))
+  const drawing = new Drawing(rehearsal, STUDY_WIDTH_PX)
+  const rgba = new Uint8ClampedArray(drawing.width * drawing.height * 4)
+  drawing.draw(rgba)
+  const { width, height } = drawing
+  const named = of.map((o, i) => {
+    const { hex, label } = parts.get(sourceKey(o))!
+    return { of: o, hex: hex!, label, nu: task.colours[i]!.nu }
+  })
+  await keepRehearsal(tx, {
+    id: uuidv7(),
+    planId: plan.id,
+    surfaceId,
+    path: STUDY_HAND,
+    told: toldOf(rehearsal.readings(), named),
+    width,
+    height,
+    image: await sharp(rgba, { raw: { width, height, channels: 4 } })
+      .flatten({ background: '#ffffff' })
+      .jpeg()
+      .toBuffer(),
+    at,
+  })
 }
 
 /** Level times of the spring bottles when they were mixed, s; each became thicker by this a day. */

@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink'
 import { FikaError } from '@/core/errors'
 import { cellFor } from '@/core/tilt/board'
+import { corrected, type Corrected, type WeighedRehearsal } from '@/core/tilt/corrected'
 import { Drawing } from '@/core/tilt/draw'
 import { enough, type Enough } from '@/core/tilt/enough'
 import { leanAt, slopesOf, thinned, type Lean } from '@/core/tilt/hand'
@@ -279,6 +280,21 @@ const worker = {
       running = false
       stopped = false
       return enough(open!.task, worker.recorded(), async (done, all) => {
+        onTried(done, all)
+        await breathe()
+        return !stopped
+      })
+    })
+  },
+  /** What weighed pieces say of how paint runs. */
+  corrected(
+    weighed: readonly WeighedRehearsal[],
+    onTried: (done: number, all: number) => void,
+  ): Promise<Answered<Corrected | undefined>> {
+    return told(() => {
+      running = false
+      stopped = false
+      return corrected(weighed, async (done, all) => {
         onTried(done, all)
         await breathe()
         return !stopped

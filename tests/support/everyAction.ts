@@ -40,7 +40,7 @@ import * as stock from '@/stations/paints/stock/actions'
 import * as surfaces from '@/stations/paints/surfaces/actions'
 import { planInput } from './plans'
 import { dropPlanAction, savePlanAction } from '@/stations/plan/actions'
-import { keepRehearsalAction, removeRehearsalAction } from '@/stations/plan/rehearse/actions'
+import * as rehearse from '@/stations/plan/rehearse/actions'
 import { sentRehearsal } from './tilt'
 import * as room from '@/stations/studio/room/actions'
 import { bringInAction } from '@/stations/plan/starter/actions'
@@ -236,7 +236,8 @@ export async function oneOfEverything({ studioId, accountId }: Signed) {
     body: JSON.stringify(sentRehearsal(bottle)),
     picture: new File([new Uint8Array(picture)], 'b.png'),
   }
-  value(await keepRehearsalAction(sentForm(rehearsal)))
+  value(await rehearse.keepRehearsalAction(sentForm(rehearsal)))
+  value(await rehearse.keepCorrectionAction({ technique: 'ring', nuFactor: 1.4, lipMm: 1.9, pieces: 4 }))
   const [run, bookedRun] = [
     await pouredRun({ studioId, accountId }, third),
     await pouredRun({ studioId, accountId }, third),
@@ -387,8 +388,10 @@ export const calls = (t: Things): readonly Call[] => {
     ['runPhotoAction', 'NotFound', () => pouring.runPhotoAction(sentForm({ id: id(), runId: t.run, photo: t.photo.photo }))],
     ['notePieceAction', 'Conflict', () => wall.notePieceAction({ id: t.piece.pieceId, revision: 1, title: 'Mine', fate: 'keep' })],
     ['addPhotoAction', 'NotFound', () => wall.addPhotoAction(sentForm({ ...t.photo, id: id() }))],
-    ['keepRehearsalAction', 'NotFound', () => keepRehearsalAction(sentForm({ ...t.rehearsal, id: id() }))],
-    ['removeRehearsalAction', 'nothing', () => removeRehearsalAction({ id: t.rehearsal.id })],
+    ['keepRehearsalAction', 'NotFound', () => rehearse.keepRehearsalAction(sentForm({ ...t.rehearsal, id: id() }))],
+    ['removeRehearsalAction', 'nothing', () => rehearse.removeRehearsalAction({ id: t.rehearsal.id })],
+    ['keepCorrectionAction', 'nothing', () => rehearse.keepCorrectionAction({ technique: 'ring', nuFactor: 2, lipMm: 1.5, pieces: 3 })],
+    ['dropCorrectionAction', 'nothing', () => rehearse.dropCorrectionAction({ technique: 'ring' })],
     ['noteLookAction', 'NotFound', () => wall.noteLookAction({ pieceId: t.piece.pieceId, moment: 'dry', revision: 1, words: 'Mine' })],
     ['keepMeasuresAction', 'NotFound', () => wall.keepMeasuresAction(t.measured)],
     ['noteCoatAction', 'NotFound', () => wall.noteCoatAction({ ...t.coat, id: id() })],

@@ -48,7 +48,9 @@ export const sentRehearsal = (bottle: string) => ({
     offUl: 11_200,
     covered: 1,
     edgeWet: 0.4,
-    colours: [{ of: { kind: 'bottle' as const, id: bottle }, hex: '#136a78', label: 'Loch', kept: 0.69, seen: 1 }],
+    colours: [
+      { of: { kind: 'bottle' as const, id: bottle }, hex: '#136a78', label: 'Loch', nu: 210, kept: 0.69, seen: 1 },
+    ],
     keepers: [0.9],
   },
 })

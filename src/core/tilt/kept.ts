@@ -6,6 +6,8 @@ export interface ToldColour {
   readonly of: Of
   readonly hex: string
   readonly label: string
+  /** Kinematic viscosity it was rehearsed with, as read, mm²/s; older ones did not keep it. */
+  readonly nu?: number
   readonly kept: number
   readonly seen: number
 }
@@ -24,7 +26,7 @@ export interface Told {
 }
 
 /** Readings as they are kept. @param colours in the order of the readings */
-export function toldOf(r: Readings, colours: readonly Pick<ToldColour, 'of' | 'hex' | 'label'>[]): Told {
+export function toldOf(r: Readings, colours: readonly Pick<ToldColour, 'of' | 'hex' | 'label' | 'nu'>[]): Told {
   const share = (x: number) => Math.min(1, Math.max(0, x))
   return {
     seconds: r.seconds,

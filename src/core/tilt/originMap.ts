@@ -18,8 +18,9 @@ export class OriginMap {
   /** 1 where all sixteen cells around the square between this cell and the next carry paint. */
   private readonly whole: Uint8Array
   private readonly across: Uint8Array
-  private weightX = new Float32Array(4)
-  private weightY = new Float32Array(4)
+  /** How many cells were wet, and in which box, when they were marked. */
+  private wet = -1
+  private marked = [0, 0, 0, 0]
 
   constructor(readonly board: Board) {
     const n = board.nx * board.ny
@@ -44,8 +45,19 @@ export class OriginMap {
     const { board, u, v, nextX, nextY, dx, dy } = this
     const { nx, cellMm } = board
     const { i0, i1, j0, j1 } = box
-    this.speedsOfCells(h, speedX, speedY, box)
-    this.mark(h, box)
+    const wet = this.speedsOfCells(h, speedX, speedY, box)
+    // What is wet stays wet: where no cell came to it, nothing has changed.
+    if (
+      wet !== this.wet ||
+      i0 !== this.marked[0] ||
+      i1 !== this.marked[1] ||
+      j0 !== this.marked[2] ||
+      j1 !== this.marked[3]
+    ) {
+      this.mark(h, box)
+      this.wet = wet
+      this.marked = [i0, i1, j0, j1]
+    }
     const perCell = dt / cellMm
     const still = 1e-4
     for (let j = j0; j <= j1; j++)
@@ -62,8 +74,9 @@ export class OriginMap {
         // Half the way back, and the speed there.
         const hi = clamp(i - 0.5 * ci, i0, i1)
         const hj = clamp(j - 0.5 * cj, j0, j1)
-        ci = this.between(u, h, hi, hj) * perCell
-        cj = this.between(v, h, hi, hj) * perCell
+        this.speedAt(h, hi, hj)
+        ci = this.speedX * perCell
+        cj = this.speedY * perCell
         const di = clamp(i - ci, i0, i1)
         const dj = clamp(j - cj, j0, j1)
         this.look(h, di, dj, k)
@@ -78,26 +91,58 @@ export class OriginMap {
     }
   }
 
+  private speedX = 0
+  private speedY = 0
   private foundX = 0
   private foundY = 0
 
+  /** The speed between cells, mm/s. */
+  private speedAt(h: Float64Array, x: number, y: number): void {
+    const { u, v, board } = this
+    const i = floor(x)
+    const j = floor(y)
+    const at = j * board.nx + i
+    if (!this.whole[at]) {
+      this.speedX = this.between(u, h, x, y)
+      this.speedY = this.between(v, h, x, y)
+      return
+    }
+    const below = at + board.nx
+    const p = x - i
+    const q = y - j
+    const a = (1 - p) * (1 - q)
+    const b = p * (1 - q)
+    const c = (1 - p) * q
+    const d = p * q
+    this.speedX = a * u[at]! + b * u[at + 1]! + c * u[below]! + d * u[below + 1]!
+    this.speedY = a * v[at]! + b * v[at + 1]! + c * v[below]! + d * v[below + 1]!
+  }
+
   /** The map at a place in cells; where nothing wet is near, as it is at cell `k`. */
   private look(h: Float64Array, x: number, y: number, k: number): void {
-    const { board, dx, dy, weightX: wx, weightY: wy } = this
+    const { board, dx, dy } = this
     const nx = board.nx
     const i = floor(x)
     const j = floor(y)
     const at = j * nx + i
     if (this.whole[at]) {
-      catmullRom(x - i, wx)
-      catmullRom(y - j, wy)
+      // Weights of the four points around a place between the second and the third (Catmull & Rom 1974).
+      const t = x - i
+      const x0 = 0.5 * t * (t * (2 - t) - 1)
+      const x1 = 0.5 * (t * t * (3 * t - 5) + 2)
+      const x2 = 0.5 * t * (t * (4 - 3 * t) + 1)
+      const x3 = 0.5 * t * t * (t - 1)
+      const s = y - j
+      const y0 = 0.5 * s * (s * (2 - s) - 1)
+      const y1 = 0.5 * (s * s * (3 * s - 5) + 2)
+      const y2 = 0.5 * s * (s * (4 - 3 * s) + 1)
+      const y3 = 0.5 * s * s * (s - 1)
       let sumX = 0
       let sumY = 0
-      for (let b = 0; b < 4; b++) {
-        const row = at + (b - 1) * nx - 1
-        const w = wy[b]!
-        sumX += w * (wx[0]! * dx[row]! + wx[1]! * dx[row + 1]! + wx[2]! * dx[row + 2]! + wx[3]! * dx[row + 3]!)
-        sumY += w * (wx[0]! * dy[row]! + wx[1]! * dy[row + 1]! + wx[2]! * dy[row + 2]! + wx[3]! * dy[row + 3]!)
+      for (let b = 0, row = at - nx - 1; b < 4; b++, row += nx) {
+        const w = b === 0 ? y0 : b === 1 ? y1 : b === 2 ? y2 : y3
+        sumX += w * (x0 * dx[row]! + x1 * dx[row + 1]! + x2 * dx[row + 2]! + x3 * dx[row + 3]!)
+        sumY += w * (x0 * dy[row]! + x1 * dy[row + 1]! + x2 * dy[row + 2]! + x3 * dy[row + 3]!)
       }
       this.foundX = sumX
       this.foundY = sumY
@@ -139,19 +184,21 @@ export class OriginMap {
     return weight > 1e-6 ? sum / weight : 0
   }
 
-  /** Of a cell the mean of its faces; at a front, where one of them is still dry, the speed of the other. */
+  /** How many are wet. Of a cell the mean of its faces; at a front, where one of them is still dry, the speed of the other. */
   private speedsOfCells(
     h: Float64Array,
     speedX: Float32Array,
     speedY: Float32Array,
     { i0, i1, j0, j1 }: Readonly<{ i0: number; i1: number; j0: number; j1: number }>,
-  ): void {
+  ): number {
     const { board, u, v } = this
     const { nx, ny } = board
+    let wet = 0
     for (let j = j0; j <= j1; j++)
       for (let i = i0; i <= i1; i++) {
         const k = j * nx + i
         if (h[k]! <= 0) continue
+        wet++
         const left = speedX[j * (nx + 1) + i]!
         const right = speedX[j * (nx + 1) + i + 1]!
         const top = speedY[k]!
@@ -163,6 +210,7 @@ export class OriginMap {
         u[k] = mean(left, right, dryLeft, dryRight)
         v[k] = mean(top, bottom, dryTop, dryBottom)
       }
+    return wet
   }
 
   private mark(
@@ -188,13 +236,3 @@ const clamp = (x: number, low: number, high: number) => (x < low ? low : x > hig
 
 const mean = (a: number, b: number, dryA: boolean, dryB: boolean) =>
   dryA === dryB ? 0.5 * (a + b) : dryA && a === 0 ? b : dryB && b === 0 ? a : 0.5 * (a + b)
-
-/** Weights of the four points around a place between the second and the third (Catmull & Rom 1974). */
-function catmullRom(t: number, out: Float32Array): void {
-  const t2 = t * t
-  const t3 = t2 * t
-  out[0] = 0.5 * (-t3 + 2 * t2 - t)
-  out[1] = 0.5 * (3 * t3 - 5 * t2 + 2)
-  out[2] = 0.5 * (-3 * t3 + 4 * t2 + t)
-  out[3] = 0.5 * (t3 - t2)
-}

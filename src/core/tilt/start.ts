@@ -5,7 +5,7 @@ import { landsAs, RESTING_MM, type CupOnSurface, type Mark } from '../layering/l
 import { isWithin, type Point } from '../surface/polygon'
 import { footprint, type Shape } from '../surface/shapes'
 import { boardOfShape, within } from './board'
-import { Film, type EdgeHold } from './film'
+import { EDGE_HOLD, Film, NU_RANGE, type EdgeHold } from './film'
 
 /** A paint of a rehearsal. */
 export interface RehearsedColour {
@@ -24,6 +24,15 @@ export interface LaidCoat {
   readonly path: readonly Point[]
 }
 
+/** What weighed pieces say of how paint runs here, beside how its bottles read. */
+export interface Correction {
+  /** So many times as viscous as the bottles read. */
+  readonly nuFactor: number
+  /** A film holds at an edge until it stands so high, mm. */
+  readonly lipMm: number
+}
+export const AS_READ: Correction = { nuFactor: 1, lipMm: EDGE_HOLD.lipMm }
+
 /** What a rehearsal begins from: one piece of a surface, its coats, and its cups as they are poured. */
 export interface StartTask {
   readonly shape: Shape
@@ -31,6 +40,14 @@ export interface StartTask {
   readonly colours: readonly RehearsedColour[]
   readonly coats: readonly LaidCoat[]
   readonly cups: readonly CupOnSurface[]
+  /** As read where none is given. */
+  readonly correction?: Correction
+}
+
+/** Kinematic viscosity as it is rehearsed, mm²/s; what is out of range as read is left for the film to refuse. */
+function nuOf({ nu }: RehearsedColour, { nuFactor }: Correction): number {
+  const [least, most] = NU_RANGE
+  return nu >= least && nu <= most ? Math.min(most, Math.max(least, nu * nuFactor)) : nu
 }
 
 /** No colour: the bare board. */
@@ -68,7 +85,7 @@ const FINEST_MM = 0.4
  * @throws Invalid without any paint, with too many colours, for a vessel, or for a viscosity out of range
  */
 export function startOf(task: StartTask, cellMm: number, edge?: EdgeHold): Start {
-  const { shape, colours } = task
+  const { shape, colours, correction = AS_READ } = task
   if (colours.length >= BARE) throw new Invalid('A rehearsal takes up to 250 colours.')
   const paint = [...task.coats.map((c) => c.ul), ...task.cups.flatMap((c) => c.layers.map((l) => l.ul))]
   const board = boardOfShape(shape, cellMm)
@@ -76,8 +93,8 @@ export function startOf(task: StartTask, cellMm: number, edge?: EdgeHold): Start
     throw new Invalid('There is no paint on this board yet. Put bottles into a cup of the plan, then rehearse.')
   const film = new Film(
     board,
-    colours.map((c) => c.nu),
-    edge,
+    colours.map((c) => nuOf(c, correction)),
+    edge ?? { ...EDGE_HOLD, lipMm: correction.lipMm },
   )
   const { lengthMm, widthMm } = footprint(shape)
   const pixelMm = Math.max(FINEST_MM, cellMm / PER_CELL, Math.sqrt((lengthMm * widthMm) / PIXELS))

@@ -1,7 +1,10 @@
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import { SOURCES } from '@/core/plan/design'
 import { LEAN } from '@/core/tilt/hand'
+import { NU_RANGE } from '@/core/tilt/film'
+import { LIP_RANGE_MM, NU_FACTORS, WEIGHED_PIECES } from '@/core/tilt/corrected'
 import { idSchema } from '@/db/base/idSchema'
+import { techniqueKey } from '@/db/techniques/schema'
 
 /** Largest picture taken in, and how many rehearsals a plan keeps. Start values of Fika. */
 export const REHEARSAL = { bytes: 4_000_000, ofPlan: 12 } as const
@@ -30,6 +33,7 @@ export const toldSchema = object({
           .matches(/^#[0-9a-f]{6}$/)
           .required(),
         label: string().max(200).required(),
+        nu: number().min(NU_RANGE[0]).max(NU_RANGE[1]).optional(),
         kept: share(),
         seen: share(),
       }).noUnknown(),
@@ -57,3 +61,12 @@ export const rehearsalSchema = object({
     ),
 })
 export const removeRehearsalSchema = object({ id: idSchema })
+
+/** How rehearsals of a technique are corrected from now on. */
+export const correctionSchema = object({
+  technique: techniqueKey().required('Choose a technique.'),
+  nuFactor: number().min(NU_FACTORS[0]).max(NU_FACTORS[1]).required(),
+  lipMm: number().min(LIP_RANGE_MM[0]).max(LIP_RANGE_MM[1]).required(),
+  pieces: number().integer().min(WEIGHED_PIECES.least).max(WEIGHED_PIECES.most).required(),
+})
+export const dropCorrectionSchema = object({ technique: techniqueKey().required('Choose a technique.') })

@@ -15,6 +15,8 @@ export interface NewRehearsal {
   readonly width: number
   readonly height: number
   readonly image: Buffer
+  /** Made now where none is given. */
+  readonly at?: Date
 }
 
 /**
@@ -36,8 +38,8 @@ export async function keepRehearsal(tx: Tx, r: NewRehearsal): Promise<void> {
       `A plan keeps ${REHEARSAL.ofPlan} rehearsals. Take one away first, then keep this one.`,
     )
   await tx.q(
-    `insert into rehearsal (studio_id, id, plan_id, surface_id, path, told, width, height, image)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) on conflict (studio_id, id) do nothing`,
+    `insert into rehearsal (studio_id, id, plan_id, surface_id, path, told, width, height, image, made_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, coalesce($10, now())) on conflict (studio_id, id) do nothing`,
     [
       tx.studioId,
       r.id,
@@ -48,6 +50,7 @@ export async function keepRehearsal(tx: Tx, r: NewRehearsal): Promise<void> {
       r.width,
       r.height,
       r.image,
+      r.at ?? null,
     ],
   )
 }

@@ -10,6 +10,8 @@ import { readTyped } from '@/core/quantity/typed'
 import { areas } from '@/core/surface/area'
 import { footprint } from '@/core/surface/shapes'
 import { toldOf } from '@/core/tilt/kept'
+import type { Corrected } from '@/core/tilt/corrected'
+import { AS_READ } from '@/core/tilt/start'
 import { WANTED_FILM_MM, type Suggestion } from '@/core/tilt/suggest'
 import type { Enough } from '@/core/tilt/enough'
 import type { PlanWithParts } from '@/db/plans/read'
@@ -22,7 +24,7 @@ import { newDraft } from '../desk/draft'
 import { readDraft } from '../desk/readDraft'
 import { deskColours } from '../desk/workOut'
 import { Board } from './Board'
-import { keepRehearsalAction, removeRehearsalAction } from './actions'
+import { dropCorrectionAction, keepCorrectionAction, keepRehearsalAction, removeRehearsalAction } from './actions'
 import { KeptList } from './KeptList'
 import { withinReach } from './reach'
 import { Readout } from './Readout'
@@ -31,6 +33,8 @@ import { rehearsed } from './rehearsed'
 import { Suggestions } from './Suggestions'
 import { useDeviceTilt } from './useDeviceTilt'
 import { useRehearsal } from './useRehearsal'
+import type { Weighing } from './queries'
+import { Weighed } from './Weighed'
 import styles from './rehearse.module.css'
 
 /** Width of the live picture and of the one that is kept, pixels; radius of a keeper as a share of the longer side. */
@@ -45,6 +49,7 @@ export function RehearseDesk({
   facts: given,
   kept,
   secondsPerNu,
+  weighing = { correction: null, weighed: [] },
 }: {
   plan?: PlanWithParts
   /** Bottles from the tray, where there is no plan. */
@@ -52,6 +57,8 @@ export function RehearseDesk({
   facts: DeskFacts
   kept: readonly KeptRehearsal[]
   secondsPerNu: number
+  /** What weighed pieces of the plan's technique say. */
+  weighing?: Weighing
 }) {
   // What is on the board stays as it was opened, whatever is booked meanwhile.
   const [facts] = useState(given)
@@ -66,12 +73,17 @@ export function RehearseDesk({
   const [surfaceId, setSurfaceId] = useState(
     () => (design.surfaces.find((s) => s.surface.shape !== 'profile') ?? design.surfaces[0]!).id,
   )
+  const { correction } = weighing
+  const { nuFactor, lipMm } = correction ?? AS_READ
   const start = useMemo(
     () =>
       readTyped(() =>
-        rehearsed(design, planAmounts(design, []), surfaceId, technique, colours, secondsPerNu, facts.now),
+        rehearsed(design, planAmounts(design, []), surfaceId, technique, colours, secondsPerNu, facts.now, {
+          nuFactor,
+          lipMm,
+        }),
       ),
-    [design, surfaceId, technique, colours, secondsPerNu, facts],
+    [design, surfaceId, technique, colours, secondsPerNu, facts, nuFactor, lipMm],
   )
   const canvas = useRef<HTMLCanvasElement>(null)
   const { ask, shown, sentence, died, again } = useRehearsal(start.value?.task, () => canvas.current, LIVE_PX)
@@ -79,6 +91,7 @@ export function RehearseDesk({
   const [busy, setBusy] = useState<string>()
   const [found, setFound] = useState<readonly Suggestion[]>()
   const [sure, setSure] = useState<Enough>()
+  const [corrected, setCorrected] = useState<Corrected>()
   const [trouble, setTrouble] = useState<string>()
   const { send, pending, refusal } = useSend<null>()
   // Keys come faster than what is shown.
@@ -137,7 +150,7 @@ export function RehearseDesk({
             path,
             told: toldOf(
               readings,
-              start.value!.sources.map(({ of, hex, label }) => ({ of, hex, label })),
+              start.value!.sources.map(({ of, hex, label, nu }) => ({ of, hex, label, nu })),
             ),
           }),
         )
@@ -215,8 +228,8 @@ export function RehearseDesk({
           />
           <p className="muted fine">
             Drag on the board and it leans there; let go and it lies level. A rehearsal, not a promise: cells, lacing
-            and fine lines are not predicted. Lip, edge and {secondsPerNu.toFixed(4)} s per mm²/s are start values of
-            Fika until your own readings say better.
+            and fine lines are not predicted. {correction ? 'Edge' : 'Lip, edge'} and {secondsPerNu.toFixed(4)} s per
+            mm²/s are start values of Fika until your own readings say better.
           </p>
         </section>
         <div className={styles.side}>
@@ -296,6 +309,37 @@ export function RehearseDesk({
             ) : null}
             {found ? <Suggestions found={found} onLook={(s) => void ask((w) => w.replay([...s.path]))} /> : null}
           </section>
+          {technique ? (
+            <Weighed
+              technique={technique.name}
+              pieces={weighing.weighed.length}
+              correction={correction}
+              found={corrected}
+              zone={facts.studio.zone}
+              busy={busy !== undefined || pending}
+              onHold={() =>
+                void long(
+                  'Holding against what was weighed',
+                  () => ask((w) => w.corrected(weighing.weighed, counted('Holding against what was weighed'))),
+                  setCorrected,
+                )
+              }
+              onKeep={() =>
+                send(
+                  () =>
+                    keepCorrectionAction({
+                      technique: technique.key,
+                      nuFactor: corrected!.nuFactor,
+                      lipMm: corrected!.lipMm,
+                      pieces: corrected!.pieces,
+                    }),
+                  () => setCorrected(undefined),
+                  'Rehearsed so from now on',
+                )
+              }
+              onDrop={() => send(() => dropCorrectionAction({ technique: technique.key }), undefined, 'As read again')}
+            />
+          ) : null}
           {plan ? (
             <Button
               size="large"

@@ -1,7 +1,14 @@
 'use server'
 
 import type { Answer } from '@/core/answer'
-import { rehearsalSchema, removeRehearsalSchema, toldSchema } from '@/db/rehearsals/schema'
+import { dropCorrection, keepCorrection } from '@/db/rehearsals/corrections'
+import {
+  correctionSchema,
+  dropCorrectionSchema,
+  rehearsalSchema,
+  removeRehearsalSchema,
+  toldSchema,
+} from '@/db/rehearsals/schema'
 import { keepRehearsal, removeRehearsal } from '@/db/rehearsals/write'
 import { checked } from '@/server/answer'
 import { change } from '@/server/change'
@@ -36,3 +43,10 @@ function parsed(body: string): unknown {
 /** Takes a rehearsal away. */
 export const removeRehearsalAction = async (input: unknown) =>
   change(removeRehearsalSchema, input, (tx, { id }) => removeRehearsal(tx, id))
+
+/** Rehearsals of a technique are corrected by what was weighed from now on. */
+export const keepCorrectionAction = async (input: unknown) => change(correctionSchema, input, keepCorrection)
+
+/** Rehearsals of a technique run as its bottles read again. */
+export const dropCorrectionAction = async (input: unknown) =>
+  change(dropCorrectionSchema, input, (tx, { technique }) => dropCorrection(tx, technique))

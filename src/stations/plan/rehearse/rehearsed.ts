@@ -3,6 +3,7 @@ import { sourceKey, type Design, type Of } from '@/core/plan/design'
 import type { Sheen } from '@/core/paint/properties'
 import type { Technique } from '@/core/technique/technique'
 import { rehearsalOf, type PlanRehearsal } from '@/core/tilt/ofPlan'
+import { AS_READ, type Correction } from '@/core/tilt/start'
 import { sinceRead } from '@/core/vessel/thickening'
 import { colourOf, type DeskColour } from '../desk/workOut'
 
@@ -30,6 +31,7 @@ export function rehearsed(
   colours: ReadonlyMap<string, DeskColour>,
   secondsPerNu: number,
   pourAt: number,
+  correction: Correction = AS_READ,
 ): PlanRehearsal & { readonly sources: readonly RehearsedSource[] } {
   const usualS = technique ? Math.sqrt(technique.levelTimeS[0] * technique.levelTimeS[1]) : 1.6
   const sourceOf = (of: Of): RehearsedSource => {
@@ -46,5 +48,5 @@ export function rehearsed(
     }
   }
   const plan = rehearsalOf(design, amounts, surfaceId, sourceOf)
-  return { ...plan, sources: plan.of.map(sourceOf) }
+  return { ...plan, task: { ...plan.task, correction }, sources: plan.of.map(sourceOf) }
 }

@@ -5,7 +5,7 @@ import { isId } from '@/db/base/withStudio'
 import { rehearsalsOf } from '@/db/rehearsals/read'
 import { inStudio } from '@/session/current'
 import { deskFacts } from '@/stations/plan/queries'
-import { secondsPerNuHere } from '@/stations/plan/rehearse/queries'
+import { secondsPerNuHere, weighingOf } from '@/stations/plan/rehearse/queries'
 import { RehearseDesk } from '@/stations/plan/rehearse/RehearseDesk'
 import { orNotFound } from '@/ui/frame/orNotFound'
 
@@ -14,11 +14,15 @@ export const metadata: Metadata = { title: 'Rehearse' }
 export default async function RehearsePage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   if (!isId(id)) notFound()
-  const { plan, ...rest } = await inStudio(async (tx) => ({
-    plan: await findPlan(tx, id),
-    facts: await deskFacts(tx, id),
-    kept: await rehearsalsOf(tx, id),
-    secondsPerNu: await secondsPerNuHere(tx),
-  })).catch(orNotFound)
+  const { plan, ...rest } = await inStudio(async (tx) => {
+    const plan = await findPlan(tx, id)
+    return {
+      plan,
+      facts: await deskFacts(tx, id),
+      kept: await rehearsalsOf(tx, id),
+      secondsPerNu: await secondsPerNuHere(tx),
+      weighing: await weighingOf(tx, plan.technique),
+    }
+  }).catch(orNotFound)
   return <RehearseDesk key={plan.id} plan={plan} {...rest} />
 }
