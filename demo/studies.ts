@@ -158,10 +158,10 @@ const REHEARSED_STUDIES: readonly number[] = [17, 21, 25, 29]
 /** The hand they were rehearsed with: corners one after the other. */
 const STUDY_HAND = heldPath([
   { x: 0, y: 0, seconds: 2 },
-  { x: -9, y: -8, seconds: 4 },
-  { x: 9, y: -9, seconds: 4 },
-  { x: 9, y: 9, seconds: 4 },
-  { x: -8, y: 9, seconds: 3 },
+  { x: -6, y: -6, seconds: 3 },
+  { x: 6, y: -6, seconds: 3 },
+  { x: 6, y: 6, seconds: 3 },
+  { x: -5, y: 6, seconds: 2 },
 ])
 const STUDY_WIDTH_PX = 320
 

@@ -68,7 +68,7 @@ test('goes two seconds back, begins again, and suggests corners that are then ru
   await expect(page.getByTestId('suggestion')).toHaveCount(3, { timeout: 90_000 })
   await page.getByRole('button', { name: 'Look at it' }).first().click()
   await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible()
-  await page.getByRole('button', { name: 'Again' }).click()
+  await page.getByRole('button', { name: 'Again', exact: true }).click()
   await expect.poll(seconds).toBe(0)
 })
 
@@ -116,4 +116,36 @@ test('says in a sentence what cannot be rehearsed, and when the rehearsal breaks
   await expect(page.getByTestId('kept')).toHaveCount(0)
   await page.getByRole('button', { name: 'Begin again' }).click()
   await expect(page.getByTestId('kept')).toHaveCount(4)
+})
+
+test('rehearsals are held against what was weighed, corrected by it, and run as read again', async ({ page }) => {
+  await rehearse(page)
+  const weighed = page.getByRole('region', { name: 'As weighed' })
+  const asReadAgain = weighed.getByRole('button', { name: 'As read again' })
+  if (await asReadAgain.count()) await asReadAgain.click()
+  await weighed.getByRole('button', { name: 'Hold against 4 weighed' }).click()
+  await page.getByRole('button', { name: 'Call it off' }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'tried' })).toHaveCount(0)
+  await expect(page.getByTestId('found')).toHaveCount(0)
+
+  /** Leaned far over to the right for some seconds, from the start. */
+  const filmAfter = async (seconds: number) => {
+    await expect(page.getByText(/^0\.0 s ·/)).toBeVisible()
+    await page.getByTestId('board').focus()
+    for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight')
+    await expect(page.getByText(new RegExp(`^${seconds}\\.\\d s ·`))).toBeVisible({ timeout: 60_000 })
+    return parseFloat((await page.getByTestId('film').textContent())!)
+  }
+  const asRead = await filmAfter(6)
+  await weighed.getByRole('button', { name: 'Hold against 4 weighed' }).click()
+  await expect(page.getByTestId('found')).toContainText(/\d+\spoints off as read, \d+\spoints corrected/, {
+    timeout: 60_000,
+  })
+  await expect(weighed.getByRole('listitem')).toHaveCount(4)
+  await weighed.getByRole('button', { name: 'Rehearse so from now on' }).click()
+  await expect(page.getByTestId('correction')).toContainText('Open cup is corrected by 4 weighed pieces')
+  // Thicker than it was read, more of it is left at the same time.
+  expect(await filmAfter(6)).toBeGreaterThan(asRead)
+  await asReadAgain.click()
+  await expect(page.getByTestId('correction')).toHaveCount(0)
 })

@@ -13,7 +13,8 @@ export interface WeighedRehearsal {
 }
 
 export interface Corrected extends Correction {
-  readonly pieces: number
+  /** Of each piece what stayed: as it was weighed, as it is rehearsed as read, and corrected, 0–1. */
+  readonly pieces: readonly { readonly weighed: number; readonly asRead: number; readonly corrected: number }[]
   /** How far rehearsed and weighed shares lie apart, root mean square, as read and corrected, 0–1. */
   readonly offAsRead: number
   readonly offCorrected: number
@@ -80,7 +81,11 @@ export async function corrected(
   return {
     nuFactor: Math.exp(best.lnNu),
     lipMm: best.lipMm,
-    pieces: weighed.length,
+    pieces: weighed.map((w, i) => ({
+      weighed: w.share,
+      asRead: between(shares[i]!, 0, AS_READ.lipMm),
+      corrected: between(shares[i]!, best.lnNu, best.lipMm),
+    })),
     offAsRead: off(0, AS_READ.lipMm),
     offCorrected: off(best.lnNu, best.lipMm),
   }

@@ -309,37 +309,6 @@ export function RehearseDesk({
             ) : null}
             {found ? <Suggestions found={found} onLook={(s) => void ask((w) => w.replay([...s.path]))} /> : null}
           </section>
-          {technique ? (
-            <Weighed
-              technique={technique.name}
-              pieces={weighing.weighed.length}
-              correction={correction}
-              found={corrected}
-              zone={facts.studio.zone}
-              busy={busy !== undefined || pending}
-              onHold={() =>
-                void long(
-                  'Holding against what was weighed',
-                  () => ask((w) => w.corrected(weighing.weighed, counted('Holding against what was weighed'))),
-                  setCorrected,
-                )
-              }
-              onKeep={() =>
-                send(
-                  () =>
-                    keepCorrectionAction({
-                      technique: technique.key,
-                      nuFactor: corrected!.nuFactor,
-                      lipMm: corrected!.lipMm,
-                      pieces: corrected!.pieces,
-                    }),
-                  () => setCorrected(undefined),
-                  'Rehearsed so from now on',
-                )
-              }
-              onDrop={() => send(() => dropCorrectionAction({ technique: technique.key }), undefined, 'As read again')}
-            />
-          ) : null}
           {plan ? (
             <Button
               size="large"
@@ -361,6 +330,37 @@ export function RehearseDesk({
           Never read, so taken as {technique?.name ?? 'this technique'} wants it:{' '}
           {start.value.sources.flatMap((s) => (s.isRead ? [] : s.label)).join(', ')}.
         </p>
+      ) : null}
+      {technique ? (
+        <Weighed
+          technique={technique.name}
+          pieces={weighing.weighed.length}
+          correction={correction}
+          found={corrected}
+          zone={facts.studio.zone}
+          busy={busy !== undefined || pending}
+          onHold={() =>
+            void long(
+              'Holding against what was weighed',
+              () => ask((w) => w.corrected(weighing.weighed, counted('Holding against what was weighed'))),
+              setCorrected,
+            )
+          }
+          onKeep={() =>
+            send(
+              () =>
+                keepCorrectionAction({
+                  technique: technique.key,
+                  nuFactor: corrected!.nuFactor,
+                  lipMm: corrected!.lipMm,
+                  pieces: corrected!.pieces.length,
+                }),
+              () => setCorrected(undefined),
+              'Rehearsed so from now on',
+            )
+          }
+          onDrop={() => send(() => dropCorrectionAction({ technique: technique.key }), undefined, 'As read again')}
+        />
       ) : null}
       {plan ? (
         <KeptList
