@@ -119,10 +119,7 @@ run(async () => {
       ['Unused files, exports and packages', 'knip'],
       ['What only tests use', 'knip', '-c', 'knip.users.json', '--include', 'exports'],
     ]
-    await Promise.all([
-      ...checks.map(([what, ...args]) => limit(() => check(what, 'npx', args))),
-      limit(audit),
-    ])
+    await Promise.all([...checks.map(([what, ...args]) => limit(() => check(what, 'npx', args))), limit(audit)])
   }
   const home = mkdtempSync(join(tmpdir(), 'fika-test-'))
   let cluster

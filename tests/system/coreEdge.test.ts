@@ -457,7 +457,7 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead
   besideReference combined learnAgeing pairCurves needs standIns driedInShift wetDryShift stockUntil boxing
   gapsOf expectedFilm jobOf readiness roleFor nearestReady emptyThese smallerBy footprint outline splitFace scheduleAll boughtFrom buyingProgram
-  cupsOn cupsAlike rehearsalOf toldOf asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials
+  cupsOn cupsAlike rehearsalOf toldOf weighedRehearsal asLoaded scaleUp swapColours drawIdea ofBottle simpleDesign cautionsOf putOut dealsOf addMaterials
   offersFor cornersOf cornerOrder cornerPoint stripEdges tableOf piecesOf loadedCups nextLayer isOver squeezeOf meanOf netGiven partsOf tableAdvice thinTo flattening
   looksDueAfter wetToDry amountsOfPieces sharesKept learnAmounts driedFilms traceFaults compareArms whatDiffers readAmount edgesOf amountLine
   wouldTeach`
@@ -469,7 +469,7 @@ const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen 
   alike matchSteps asSeen mendSteps rank meanColour metamerismIndex pairMix opticsOf packOptics unpackOptics hexOfReflectance paintedOut
   spectrumOf toCalibrate checkPairs valueLadder patchHex reflectanceToXyz srgbToHex dryOf wetOf farthestApart isStrong forecast
   sheenOfMix sheenShares anyFlakes judgeJoint landsAs leavingOrder seenInRim findOrder
-  cellFor leanAt slopesOf thinned beforeTilting suggest enough labToHex
+  cellFor leanAt slopesOf thinned beforeTilting suggest enough corrected labToHex
   rectify asItLies turned cardGains measurePhoto proposeCorners register flatPicture toldApart mapped random`
 
 /** What the rest of Fika takes from the core by name and calls, read off its imports. */
