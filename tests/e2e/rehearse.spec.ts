@@ -136,7 +136,7 @@ test('rehearsals are held against what was weighed, corrected by it, and run as 
     await expect(page.getByText(new RegExp(`^${seconds}\\.\\d s ·`))).toBeVisible({ timeout: 60_000 })
     return parseFloat((await page.getByTestId('film').textContent())!)
   }
-  const asRead = await filmAfter(6)
+  const asRead = await filmAfter(4)
   await weighed.getByRole('button', { name: 'Hold against 4 weighed' }).click()
   await expect(page.getByTestId('found')).toContainText(/\d+\spoints off as read, \d+\spoints corrected/, {
     timeout: 60_000,
@@ -145,7 +145,7 @@ test('rehearsals are held against what was weighed, corrected by it, and run as 
   await weighed.getByRole('button', { name: 'Rehearse so from now on' }).click()
   await expect(page.getByTestId('correction')).toContainText('Open cup is corrected by 4 weighed pieces')
   // Thicker than it was read, more of it is left at the same time.
-  expect(await filmAfter(6)).toBeGreaterThan(asRead)
+  expect(await filmAfter(4)).toBeGreaterThan(asRead)
   await asReadAgain.click()
   await expect(page.getByTestId('correction')).toHaveCount(0)
 })
