@@ -27,6 +27,8 @@ const GLITTER: Readonly<Partial<Record<Sheen, readonly [wet: number, dry: number
 const VEIL_MM = 0.03
 const TORN_CELLS = 6
 
+type Row = Float64Array
+
 /** Draws one rehearsal, again and again; what it needs is made once. */
 export class Drawing {
   private readonly linear: Float32Array
@@ -34,6 +36,14 @@ export class Drawing {
   private readonly shine: Float32Array
   private readonly shade: Float32Array
   private readonly spans: Float32Array
+  /** 1 where a cell, the next, and the two below carry paint that was not torn apart. */
+  private readonly plain: Uint8Array
+  /** Of each column of pixels: the cell to its left, how far it is to the next, 0–1, and where it lies, mm. */
+  private readonly columns: Int32Array
+  private readonly acrosses: Float64Array
+  private readonly xs: Float64Array
+  /** Film, light and map between two rows of cells. */
+  private readonly row: readonly Row[]
 
   /** @param width of the picture, pixels: its height follows from the board */
   constructor(
@@ -52,6 +62,13 @@ export class Drawing {
     this.shine = new Float32Array(cells)
     this.shade = new Float32Array(cells)
     this.spans = spansOf(rehearsal, width, this.height)
+    this.plain = new Uint8Array(cells)
+    const { nx, cellMm } = rehearsal.film.board
+    const middles = Float64Array.from({ length: width }, (_, px) => ((px + 0.5) * nx) / width - 0.5)
+    this.columns = Int32Array.from(middles, (cx) => (cx < 0 ? 0 : floor(cx)))
+    this.acrosses = middles.map((cx) => (cx < 0 ? 0 : cx - floor(cx)))
+    this.row = Array.from({ length: 5 }, () => new Float64Array(nx))
+    this.xs = middles.map((cx) => (cx + 0.5) * cellMm - (nx * cellMm) / 2)
   }
 
   get height(): number {
@@ -62,13 +79,15 @@ export class Drawing {
   /** Into `rgba`, width × height × 4; beyond the face it is left clear. */
   draw(rgba: Uint8ClampedArray): void {
     this.light()
-    const { rehearsal, width, height, spans, linear, glitter, shade, shine } = this
+    const { rehearsal, width, height, spans, linear, glitter, shade, shine, plain, columns, acrosses, xs } = this
     const { film, map, picture } = rehearsal
     const { board, h } = film
     const { nx, ny, cellMm, inside } = board
     const { dx, dy } = map
+    const [rowH, rowShade, rowShine, rowX, rowY] = this.row as [Row, Row, Row, Row, Row]
     const bare = this.linear.length - 3
     const [halfX, halfY] = [(nx * cellMm) / 2, (ny * cellMm) / 2]
+    this.smooth()
     const perPixel = 1 / picture.pixelMm
     const torn = TORN_CELLS * cellMm
     for (let py = 0; py < height; py++) {
@@ -80,58 +99,80 @@ export class Drawing {
       const j1 = j0 + 1 < ny ? j0 + 1 : j0
       const b = cy < 0 ? 0 : cy - j0
       const y = (cy + 0.5) * cellMm - halfY
+      // Between two rows of cells first, so that pixels only go between two columns.
+      for (let i = 0, k = j0 * nx, l = j1 * nx; i < nx; i++, k++, l++) {
+        rowH[i] = h[k]! + b * (h[l]! - h[k]!)
+        rowShade[i] = shade[k]! + b * (shade[l]! - shade[k]!)
+        rowShine[i] = shine[k]! + b * (shine[l]! - shine[k]!)
+        rowX[i] = dx[k]! + b * (dx[l]! - dx[k]!)
+        rowY[i] = dy[k]! + b * (dy[l]! - dy[k]!)
+      }
       for (let px = 0; px < width; px++, o += 4) {
         const cover = px < from ? px + 1 - from : px + 1 > to ? to - px : 1
         if (cover <= 0) {
           rgba[o + 3] = 0
           continue
         }
-        const cx = ((px + 0.5) * nx) / width - 0.5
-        const i0 = cx < 0 ? 0 : floor(cx)
+        const i0 = columns[px]!
         const i1 = i0 + 1 < nx ? i0 + 1 : i0
-        const a = cx < 0 ? 0 : cx - i0
+        const a = acrosses[px]!
         const k00 = j0 * nx + i0
-        const k10 = j0 * nx + i1
-        const k01 = j1 * nx + i0
-        const k11 = j1 * nx + i1
-        let w00 = inside[k00] ? (1 - a) * (1 - b) : 0
-        let w10 = inside[k10] ? a * (1 - b) : 0
-        let w01 = inside[k01] ? (1 - a) * b : 0
-        let w11 = inside[k11] ? a * b : 0
-        let w = w00 + w10 + w01 + w11
-        if (w <= 0) {
-          w00 = w = 1
+        let height0 = 0
+        let lit = 0
+        let gleam = 0
+        let ox = 0
+        let oy = 0
+        let isWet = true
+        if (plain[k00]) {
+          height0 = rowH[i0]! + a * (rowH[i1]! - rowH[i0]!)
+          lit = rowShade[i0]! + a * (rowShade[i1]! - rowShade[i0]!)
+          gleam = rowShine[i0]! + a * (rowShine[i1]! - rowShine[i0]!)
+          ox = rowX[i0]! + a * (rowX[i1]! - rowX[i0]!)
+          oy = rowY[i0]! + a * (rowY[i1]! - rowY[i0]!)
+        } else {
+          const k10 = j0 * nx + i1
+          const k01 = j1 * nx + i0
+          const k11 = j1 * nx + i1
+          let w00 = inside[k00] ? (1 - a) * (1 - b) : 0
+          let w10 = inside[k10] ? a * (1 - b) : 0
+          let w01 = inside[k01] ? (1 - a) * b : 0
+          let w11 = inside[k11] ? a * b : 0
+          let w = w00 + w10 + w01 + w11
+          if (w <= 0) w00 = w = 1
+          const film00 = h[k00]!
+          const film10 = h[k10]!
+          const film01 = h[k01]!
+          const film11 = h[k11]!
+          height0 = (w00 * film00 + w10 * film10 + w01 * film01 + w11 * film11) / w
+          lit = (w00 * shade[k00]! + w10 * shade[k10]! + w01 * shade[k01]! + w11 * shade[k11]!) / w
+          gleam = (w00 * shine[k00]! + w10 * shine[k10]! + w01 * shine[k01]! + w11 * shine[k11]!) / w
+          // The map is mixed over wet cells alone, and not across a tear.
+          if (film00 <= 0) w00 = 0
+          if (film10 <= 0) w10 = 0
+          if (film01 <= 0) w01 = 0
+          if (film11 <= 0) w11 = 0
+          w = w00 + w10 + w01 + w11
+          isWet = w > 1e-6
+          if (isWet) {
+            ox = (w00 * dx[k00]! + w10 * dx[k10]! + w01 * dx[k01]! + w11 * dx[k11]!) / w
+            oy = (w00 * dy[k00]! + w10 * dy[k10]! + w01 * dy[k01]! + w11 * dy[k11]!) / w
+            const biggest =
+              w00 >= w10 && w00 >= w01 && w00 >= w11 ? k00 : w10 >= w01 && w10 >= w11 ? k10 : w01 >= w11 ? k01 : k11
+            const offX = ox - dx[biggest]!
+            const offY = oy - dy[biggest]!
+            if (offX > torn || offX < -torn || offY > torn || offY < -torn) {
+              ox = dx[biggest]!
+              oy = dy[biggest]!
+            }
+          }
         }
-        const film00 = h[k00]!
-        const film10 = h[k10]!
-        const film01 = h[k01]!
-        const film11 = h[k11]!
-        const height0 = (w00 * film00 + w10 * film10 + w01 * film01 + w11 * film11) / w
-        const lit = (w00 * shade[k00]! + w10 * shade[k10]! + w01 * shade[k01]! + w11 * shade[k11]!) / w
-        const gleam = (w00 * shine[k00]! + w10 * shine[k10]! + w01 * shine[k01]! + w11 * shine[k11]!) / w
-        // The map is mixed over wet cells alone, and not across a tear.
-        if (film00 <= 0) w00 = 0
-        if (film10 <= 0) w10 = 0
-        if (film01 <= 0) w01 = 0
-        if (film11 <= 0) w11 = 0
-        w = w00 + w10 + w01 + w11
-        const x = (cx + 0.5) * cellMm - halfX
+        const x = xs[px]!
         let r = linear[bare]!
         let g = linear[bare + 1]!
         let blue = linear[bare + 2]!
         let flakes = 0
         let speck = 0
-        if (w > 1e-6) {
-          let ox = (w00 * dx[k00]! + w10 * dx[k10]! + w01 * dx[k01]! + w11 * dx[k11]!) / w
-          let oy = (w00 * dy[k00]! + w10 * dy[k10]! + w01 * dy[k01]! + w11 * dy[k11]!) / w
-          const biggest =
-            w00 >= w10 && w00 >= w01 && w00 >= w11 ? k00 : w10 >= w01 && w10 >= w11 ? k10 : w01 >= w11 ? k01 : k11
-          const offX = ox - dx[biggest]!
-          const offY = oy - dy[biggest]!
-          if (offX > torn || offX < -torn || offY > torn || offY < -torn) {
-            ox = dx[biggest]!
-            oy = dy[biggest]!
-          }
+        if (isWet) {
           // Four pixels of the starting picture around the place it came from.
           const sx = (x + ox + halfX) * perPixel - 0.5
           const sy = (y + oy + halfY) * perPixel - 0.5
@@ -232,6 +273,26 @@ export class Drawing {
     }
   }
 
+  /** Where nothing has to be left out, a pixel between four cells is a plain mean of them. */
+  private smooth(): void {
+    const { plain, rehearsal } = this
+    const { film, map } = rehearsal
+    const { nx, ny, inside, cellMm } = film.board
+    const { h } = film
+    const torn = TORN_CELLS * cellMm
+    for (let j = 0; j < ny; j++)
+      for (let i = 0; i < nx; i++) {
+        const k = j * nx + i
+        plain[k] = 0
+        if (i === nx - 1 || j === ny - 1) continue
+        const [right, below, across] = [k + 1, k + nx, k + nx + 1]
+        if (!(inside[k]! & inside[right]! & inside[below]! & inside[across]!)) continue
+        if (h[k]! <= 0 || h[right]! <= 0 || h[below]! <= 0 || h[across]! <= 0) continue
+        if (spread(map.dx, k, right, below, across) > torn || spread(map.dy, k, right, below, across) > torn) continue
+        plain[k] = 1
+      }
+  }
+
   /** Light from the upper left over the slopes of the film: how bright each cell is, and what it mirrors. */
   private light(): void {
     const { rehearsal, shade, shine, surface } = this
@@ -258,6 +319,12 @@ export class Drawing {
         shine[k] = gloss * Math.exp(-off / 0.006)
       }
   }
+}
+
+/** How far the largest of four is from the smallest. */
+function spread(field: Float32Array, a: number, b: number, c: number, d: number): number {
+  const [p, q, r, s] = [field[a]!, field[b]!, field[c]!, field[d]!]
+  return Math.max(p, q, r, s) - Math.min(p, q, r, s)
 }
 
 /** A hill two pixels wide to either side (quadratic). */
