@@ -9,7 +9,7 @@ module.exports = {
   },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [
-      '@swc/jest',
+      '<rootDir>/tests/support/transform.mjs',
       {
         jsc: {
           target: 'es2022',

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import type { ScaleStandIn } from '@/devices/scale/standIn'
+import { STILL_MOVING } from '@/core/device/settle'
 import { endPool } from '@/db/base/pool'
 import { savePlan } from '@/db/plans/write'
 import { shortCode } from '@/core/vessel/shortCode'
@@ -72,7 +73,16 @@ async function pour(page: Page, grams: number): Promise<void> {
     .poll(async () => Math.abs(Number(await page.getByTestId('scale').getAttribute('data-settled')) - before - grams))
     .toBeLessThan(0.35)
   await steady(page)
+  const was = await title(page).textContent()
   await key(page)
+  // On a busy machine the weight may have moved once more: the screen says so, and is told again.
+  await expect(async () => {
+    if (await page.getByText(STILL_MOVING).isVisible()) {
+      await steady(page)
+      await key(page)
+    }
+    await expect(title(page)).not.toHaveText(was!, { timeout: 3000 })
+  }).toPass({ timeout: 30_000 })
 }
 const inCup = async (page: Page) => Number(await page.getByTestId('in-cup').getAttribute('data-ul'))
 

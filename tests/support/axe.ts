@@ -7,6 +7,8 @@ import type { Page } from '@playwright/test'
  * over than to make.
  */
 export async function serious(page: Page): Promise<string[]> {
+  // What fades in or out is neither here nor there yet.
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
   await page.evaluate(axe.source)
   const violations = await page.evaluate(async () => {
     const { axe } = window as unknown as { axe: typeof import('axe-core') }

@@ -3,11 +3,12 @@ import { measured } from '../../../tests/support/photo/measured'
 import { photograph } from '../../../tests/support/photo/photograph'
 import { scene } from '../../../tests/support/photo/scene'
 import { madePhotos, type Made } from '../../../tests/support/photo/shots'
+import { drawn } from '../../../tests/support/thorough'
 import { WHOLE } from '../surface/homography'
 import { measurePhoto } from './measurePhoto'
 import type { Picture } from './picture'
 
-const [cells, lacing, both, bands] = madePhotos(4, 3, 1000) as [Made, Made, Made, Made]
+const [cells, lacing, both, bands] = madePhotos(4, 3, drawn(800, 1000)) as [Made, Made, Made, Made]
 const shapeOf = ({ wish }: Made) => ({ shape: 'rectangle' as const, lengthMm: wish.lengthMm, widthMm: wish.widthMm })
 const flat = (size: number, at: (x: number, y: number) => readonly [number, number, number]): Picture => {
   const data = new Uint8ClampedArray(4 * size * size)

@@ -88,7 +88,7 @@ export function Readout({
         {weighed ? (
           <>
             <dt>As weighed here</dt>
-            <dd data-testid="weighed">
+            <dd className="num" data-testid="weighed">
               {percent(weighed.mean)} of {weighed.n}: {((weighed.mean * pouredUl) / faceMm2).toFixed(2)} mm
             </dd>
           </>
