@@ -1,7 +1,7 @@
 import { cupOf, startTask } from '../../../tests/support/tilt'
 import { random } from '../../../tests/support/random'
 import { drawn } from '../../../tests/support/thorough'
-import { corrected, stays, type WeighedRehearsal } from './corrected'
+import { corrected, LIP_RANGE_MM, NU_FACTORS, stays, type WeighedRehearsal } from './corrected'
 import { heldPath, slopesOf, type Lean } from './hand'
 import { Rehearsal } from './rehearsal'
 import { AS_READ, type StartTask } from './start'
@@ -99,6 +99,15 @@ describe('a rehearsal corrected by what was weighed', () => {
     const c = (await corrected(weigh(full, { lipMm: 2.4 }), always))!
     expect(c.lipMm).toBeGreaterThan(2)
     expect(c.offCorrected).toBeLessThan(0.5 * c.offAsRead)
+  })
+  it('takes paint for thicker where nothing at all is said to have run off, no further than it tries', async () => {
+    const c = (await corrected(
+      asRehearsed.slice(0, 3).map((w) => ({ ...w, share: 1 })),
+      always,
+    ))!
+    expect(c.nuFactor).toBeGreaterThan(1.3)
+    expect(c.nuFactor).toBeLessThanOrEqual(NU_FACTORS[1])
+    expect(c.lipMm).toBeLessThanOrEqual(LIP_RANGE_MM[1])
   })
   it('says nothing of two pieces, and stops when it is called off', async () => {
     const weighed = asRehearsed.slice(0, 3)

@@ -79,8 +79,8 @@ export async function corrected(
       if (here < best.unlikely) best = { lnNu, lipMm, unlikely: here }
     }
   return {
-    nuFactor: Math.exp(best.lnNu),
-    lipMm: best.lipMm,
+    nuFactor: kept(Math.exp(best.lnNu), NU_FACTORS),
+    lipMm: kept(best.lipMm, LIP_RANGE_MM),
     pieces: weighed.map((w, i) => ({
       weighed: w.share,
       asRead: between(shares[i]!, 0, AS_READ.lipMm),
@@ -96,6 +96,9 @@ function staysWith(task: StartTask, path: readonly Lean[], correction: Correctio
   r.advance((path.at(-1)?.t ?? 0) + 1, slopesOf(path))
   return stays(r.readings())
 }
+
+/** A value within its range, where the last digit of a sum lies beyond. */
+const kept = (value: number, [least, most]: readonly [number, number]) => Math.min(most, Math.max(least, value))
 
 /** From the first to the last of a grid in small steps. */
 const finely = (grid: readonly number[], steps = 96) =>
