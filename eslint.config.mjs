@@ -7,6 +7,8 @@ const COMPILED = next
   .flatMap((part) => Object.keys(part.rules ?? {}))
   .filter((rule) => /^react-hooks\/(?!rules-of-hooks|exhaustive-deps)/.test(rule))
 
+const OFF = Object.fromEntries(COMPILED.map((rule) => [rule, 'off']))
+
 const config = [
   { ignores: ['.next/**', 'node_modules/**', 'reports/**', 'next-env.d.ts', 'test-results/**'] },
   ...next,
@@ -21,13 +23,13 @@ const config = [
   {
     files: ['**/*.ts', '**/*.mjs', '**/*.cjs', ...(QUICK ? ['**/*.tsx'] : [])],
     ignores: QUICK ? [] : ['**/use*.ts'],
-    rules: Object.fromEntries(COMPILED.map((rule) => [rule, 'off'])),
+    rules: OFF,
   },
   // What a rule that is off was told to overlook is no fault.
   { linterOptions: { reportUnusedDisableDirectives: QUICK ? 'off' : 'warn' } },
   {
     files: ['tests/**', '**/*.test.{ts,tsx}'],
-    rules: Object.fromEntries(COMPILED.map((rule) => [rule, 'off'])),
+    rules: OFF,
   },
   {
     files: ['src/core/**/*.ts'],

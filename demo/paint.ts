@@ -8,7 +8,6 @@ import { WHOLE } from '@/core/surface/homography'
 import { planAmounts } from '@/core/plan/amounts'
 import { sourceKey } from '@/core/plan/design'
 import { cellFor } from '@/core/tilt/board'
-import { Drawing } from '@/core/tilt/draw'
 import { slopesOf } from '@/core/tilt/hand'
 import { rehearsalOf } from '@/core/tilt/ofPlan'
 import { toldOf } from '@/core/tilt/kept'
@@ -20,6 +19,7 @@ import { withStudio } from '@/db/base/withStudio'
 import { demoDoor } from '@/db/people/demoDoor'
 import { listPlans, type PlanWithParts } from '@/db/plans/read'
 import type { Sheen } from '@/core/paint/properties'
+import { drawn } from './drawn'
 import { handOf, REHEARSED } from './hands'
 import { MEASURED, measuredKey, pictureOf, toldOfPlan } from './pictures'
 
@@ -57,15 +57,9 @@ for (const [n, plan] of plans.filter((p) => p.pouredAt || REHEARSED[p.title]).en
   const hand = handOf(plan.title)
   rehearsal.advance((hand.at(-1)?.t ?? 0) + 1, slopesOf(hand))
   for (const state of ['wet', 'dry'] as const) {
-    const drawing = new Drawing(rehearsal, WIDTH, state)
-    const rgba = new Uint8ClampedArray(drawing.width * drawing.height * 4)
-    drawing.draw(rgba)
     const file = pictureOf(plan.title, state)
     mkdirSync(dirname(file), { recursive: true })
-    await sharp(rgba, { raw: { width: drawing.width, height: drawing.height, channels: 4 } })
-      .flatten({ background: '#ffffff' })
-      .webp({ quality: 80 })
-      .toFile(file)
+    await drawn(rehearsal, WIDTH, state).picture.webp({ quality: 80 }).toFile(file)
     if (plan.pouredAt) measured[measuredKey(plan.title, state)] = await measuresOf(file, plan)
   }
   const readings = rehearsal.readings()

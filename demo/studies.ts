@@ -1,10 +1,8 @@
-import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import { START_SECONDS_PER_NU } from '@/core/consistency/flowCup'
 import type { Sheen } from '@/core/paint/properties'
 import { planAmounts } from '@/core/plan/amounts'
 import { sourceKey } from '@/core/plan/design'
-import { Drawing } from '@/core/tilt/draw'
 import { heldPath, slopesOf } from '@/core/tilt/hand'
 import { toldOf } from '@/core/tilt/kept'
 import { rehearsalOf } from '@/core/tilt/ofPlan'
@@ -24,6 +22,7 @@ import { noteLook, notePiece } from '@/db/pieces/write'
 import { savePlan } from '@/db/plans/write'
 import { beginTrial, endTrial, sayOfTrial } from '@/db/trials/write'
 import { studies, type Study } from '../tests/support/learning/studies'
+import { drawn } from './drawn'
 import { planOf } from './plans'
 import { readByWatch } from './timing'
 import type { DemoBottle } from './work'
@@ -176,10 +175,7 @@ async function rehearseStudy(tx: Tx, plan: PlanInput, at: Date): Promise<void> {
   })
   const rehearsal = new Rehearsal(task, 4, { seed: 1 })
   rehearsal.advance(STUDY_HAND.at(-1)!.t + 1, slopesOf(STUDY_HAND))
-  const drawing = new Drawing(rehearsal, STUDY_WIDTH_PX)
-  const rgba = new Uint8ClampedArray(drawing.width * drawing.height * 4)
-  drawing.draw(rgba)
-  const { width, height } = drawing
+  const { picture, width, height } = drawn(rehearsal, STUDY_WIDTH_PX)
   const named = of.map((o, i) => {
     const { hex, label } = parts.get(sourceKey(o))!
     return { of: o, hex: hex!, label, nu: task.colours[i]!.nu }
@@ -192,10 +188,7 @@ async function rehearseStudy(tx: Tx, plan: PlanInput, at: Date): Promise<void> {
     told: toldOf(rehearsal.readings(), named),
     width,
     height,
-    image: await sharp(rgba, { raw: { width, height, channels: 4 } })
-      .flatten({ background: '#ffffff' })
-      .jpeg()
-      .toBuffer(),
+    image: await picture.jpeg().toBuffer(),
     at,
   })
 }

@@ -10,7 +10,7 @@ import { drawerCsv } from '../support/drawerCsv'
 import { importFile } from '../support/importing'
 import { choose, pick, startStudio } from '../support/people'
 import { makeStudio } from '../support/studio'
-import { holdScale, leaveScale, SCALE_WAIT_MS } from '../support/scale'
+import { holdScale, leaveScale, SCALE_WAIT_MS, toldAgain } from '../support/scale'
 
 let scale: ScaleStandIn
 test.beforeAll(async () => {
@@ -250,14 +250,14 @@ test('a recipe of five is mixed with the scale, watered three times, labelled, a
     if (!first) await page.getByLabel('Empty bottle weighs').fill('30 g')
     await page.getByTestId('to-weigh').click()
     await key(page)
-    // On a busy machine the weight may have moved once more: the screen says so, and is told again.
-    await expect(async () => {
-      if (await page.getByText('The scale is still moving').isVisible()) {
+    await toldAgain(
+      page,
+      async () => {
         await expect.poll(async () => Math.abs((await settled()) - gross)).toBeLessThan(0.6)
         await key(page)
-      }
-      await expect(page.getByRole('heading', { name: `Stocktake ${n} of 10 weighed` })).toBeVisible({ timeout: 3000 })
-    }).toPass({ timeout: 30_000 })
+      },
+      () => expect(page.getByRole('heading', { name: `Stocktake ${n} of 10 weighed` })).toBeVisible({ timeout: 3000 }),
+    )
     if (n === 1) {
       await page.reload()
       await expect(page.getByRole('heading', { name: 'Stocktake 1 of 10 weighed' })).toBeVisible()

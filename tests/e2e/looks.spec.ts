@@ -1,13 +1,13 @@
 import { STATIONS } from '@/ui/frame/stationList'
 import { expect, test, type Page } from '@playwright/test'
-import { serious } from '../support/axe'
+import { serious, still } from '../support/axe'
 import { openDemo } from '../support/people'
 
 /** A page at rest: loaded, in its own type, with nothing moving. */
 async function drawn(page: Page): Promise<void> {
   await page.waitForLoadState('load')
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
-  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+  await still(page)
 }
 
 /** Every view, by the list it is reached from. */

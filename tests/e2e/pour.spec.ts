@@ -1,14 +1,13 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import type { ScaleStandIn } from '@/devices/scale/standIn'
-import { STILL_MOVING } from '@/core/device/settle'
 import { endPool } from '@/db/base/pool'
 import { savePlan } from '@/db/plans/write'
 import { shortCode } from '@/core/vessel/shortCode'
 import { serious } from '../support/axe'
 import { startStudio } from '../support/people'
 import { planInput } from '../support/plans'
-import { holdScale, leaveScale, SCALE_WAIT_MS } from '../support/scale'
+import { holdScale, leaveScale, SCALE_WAIT_MS, toldAgain } from '../support/scale'
 import { makeStudio } from '../support/studio'
 
 test.use({ actionTimeout: 15_000 })
@@ -75,14 +74,11 @@ async function pour(page: Page, grams: number): Promise<void> {
   await steady(page)
   const was = await title(page).textContent()
   await key(page)
-  // On a busy machine the weight may have moved once more: the screen says so, and is told again.
-  await expect(async () => {
-    if (await page.getByText(STILL_MOVING).isVisible()) {
-      await steady(page)
-      await key(page)
-    }
-    await expect(title(page)).not.toHaveText(was!, { timeout: 3000 })
-  }).toPass({ timeout: 30_000 })
+  await toldAgain(
+    page,
+    () => steady(page).then(() => key(page)),
+    () => expect(title(page)).not.toHaveText(was!, { timeout: 3000 }),
+  )
 }
 const inCup = async (page: Page) => Number(await page.getByTestId('in-cup').getAttribute('data-ul'))
 

@@ -1,6 +1,10 @@
 import axe from 'axe-core'
 import type { Page } from '@playwright/test'
 
+/** Nothing on the page moves any more. */
+export const still = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+
 /**
  * What axe finds serious or critical on a page, by WCAG 2.2 A and AA: rule, and where. It is run in the page itself and
  * only what it found comes back: Fika has no frames to look into, and a list of all that is well takes longer to hand
@@ -8,7 +12,7 @@ import type { Page } from '@playwright/test'
  */
 export async function serious(page: Page): Promise<string[]> {
   // What fades in or out is neither here nor there yet.
-  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+  await still(page)
   await page.evaluate(axe.source)
   const violations = await page.evaluate(async () => {
     const { axe } = window as unknown as { axe: typeof import('axe-core') }

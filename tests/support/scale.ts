@@ -1,4 +1,6 @@
 import { createServer, type Server } from 'node:net'
+import { expect, type Page } from '@playwright/test'
+import { STILL_MOVING } from '@/core/device/settle'
 import { scaleAddress } from '@/devices/scale/stream'
 import { startScale, type ScaleStandIn } from '@/devices/scale/standIn'
 import { random } from './random'
@@ -28,6 +30,13 @@ export async function holdScale(seed: number): Promise<ScaleStandIn> {
       await new Promise((resolve) => setTimeout(resolve, 500))
     }
 }
+
+/** Waits for what a tap leads to. On a busy machine the weight may have moved once more: the screen says so, and is told again. */
+export const toldAgain = (page: Page, again: () => Promise<unknown>, came: () => Promise<unknown>): Promise<void> =>
+  expect(async () => {
+    if (await page.getByText(STILL_MOVING).isVisible()) await again()
+    await came()
+  }).toPass({ timeout: 30_000 })
 
 /** Leaves the scale to the next test. */
 export async function leaveScale(scale: ScaleStandIn): Promise<void> {

@@ -39,11 +39,8 @@ function weigh(
   const next = random(5)
   return pours.map(({ task, path }, n) => {
     const colours = task.colours.map((c) => ({ ...c, nu: c.nu * (world.nu ?? 1) }))
-    const really = new Rehearsal({ ...task, colours }, FINER_MM, {
-      seed: 40 + n,
-      seen: false,
-      edge: { lipMm: world.lipMm ?? AS_READ.lipMm, holdDeg: 1 },
-    })
+    const correction = { ...AS_READ, lipMm: world.lipMm ?? AS_READ.lipMm }
+    const really = new Rehearsal({ ...task, colours, correction }, FINER_MM, { seed: 40 + n, seen: false })
     const lean = world.lean ?? 1
     const hand = path.map((p) => ({ ...p, x: p.x * lean, y: p.y * lean }))
     really.advance(hand.at(-1)!.t + 1, slopesOf(hand))

@@ -1,7 +1,6 @@
 import { coarse } from './coarse'
 import { slopesOf, type Lean } from './hand'
-import { NU_RANGE } from './film'
-import type { StartTask } from './start'
+import { AS_READ, type StartTask } from './start'
 
 /** Spread between what was planned and what a hand pours: ln of viscosity and of amount. Start values of Fika. */
 const SPREAD = { lnNu: 0.25, lnUl: 0.08 } as const
@@ -45,9 +44,10 @@ export async function enough(
 }
 
 function varied(task: StartTask, nu: number, ul: number): StartTask {
+  const { correction = AS_READ } = task
   return {
     ...task,
-    colours: task.colours.map((c) => ({ ...c, nu: Math.min(NU_RANGE[1], Math.max(NU_RANGE[0], c.nu * nu)) })),
+    correction: { ...correction, nuFactor: correction.nuFactor * nu },
     coats: task.coats.map((c) => ({ ...c, ul: c.ul * ul })),
     cups: task.cups.map((c) => ({ ...c, layers: c.layers.map((l) => ({ ...l, ul: l.ul * ul })) })),
   }

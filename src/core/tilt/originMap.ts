@@ -126,17 +126,16 @@ export class OriginMap {
     const j = floor(y)
     const at = j * nx + i
     if (this.whole[at]) {
-      // Weights of the four points around a place between the second and the third (Catmull & Rom 1974).
       const t = x - i
-      const x0 = 0.5 * t * (t * (2 - t) - 1)
-      const x1 = 0.5 * (t * t * (3 * t - 5) + 2)
-      const x2 = 0.5 * t * (t * (4 - 3 * t) + 1)
-      const x3 = 0.5 * t * t * (t - 1)
       const s = y - j
-      const y0 = 0.5 * s * (s * (2 - s) - 1)
-      const y1 = 0.5 * (s * s * (3 * s - 5) + 2)
-      const y2 = 0.5 * s * (s * (4 - 3 * s) + 1)
-      const y3 = 0.5 * s * s * (s - 1)
+      const x0 = first(t)
+      const x1 = second(t)
+      const x2 = second(1 - t)
+      const x3 = first(1 - t)
+      const y0 = first(s)
+      const y1 = second(s)
+      const y2 = second(1 - s)
+      const y3 = first(1 - s)
       let sumX = 0
       let sumY = 0
       for (let b = 0, row = at - nx - 1; b < 4; b++, row += nx) {
@@ -236,3 +235,7 @@ const clamp = (x: number, low: number, high: number) => (x < low ? low : x > hig
 
 const mean = (a: number, b: number, dryA: boolean, dryB: boolean) =>
   dryA === dryB ? 0.5 * (a + b) : dryA && a === 0 ? b : dryB && b === 0 ? a : 0.5 * (a + b)
+
+/** Weights of the first and second of four points for a place between the second and the third, 0–1 (Catmull & Rom 1974); those of the others are the same from the other side. */
+const first = (t: number) => 0.5 * t * (t * (2 - t) - 1)
+const second = (t: number) => 0.5 * (t * t * (3 * t - 5) + 2)

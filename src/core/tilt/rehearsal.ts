@@ -1,7 +1,7 @@
 import type { Point } from '../surface/polygon'
 import { areas } from '../surface/area'
 import { xOf, yOf } from './board'
-import { SIDES, type EdgeHold, type Film, type Slope } from './film'
+import { SIDES, type Film, type Slope } from './film'
 import { followed, keeperAt, type Followed, type Keeper } from './keeper'
 import { OriginMap } from './originMap'
 import { startOf, type StartingPicture, type StartTask } from './start'
@@ -51,7 +51,6 @@ export type Corner = (typeof CORNERS)[number]
 export interface RehearsalOptions {
   /** Of the unevenness; 0 or none: none. */
   readonly seed?: number
-  readonly edge?: EdgeHold
   /** Steps so many times as long, where a search need not be so exact. */
   readonly haste?: number
   /** False where nobody looks: no picture is carried along. */
@@ -85,7 +84,7 @@ export class Rehearsal {
     cellMm: number,
     private readonly options: RehearsalOptions = {},
   ) {
-    const { film, picture, pouredUl } = startOf(task, cellMm, options.edge)
+    const { film, picture, pouredUl } = startOf(task, cellMm)
     this.film = film
     this.picture = picture
     this.pouredUl = pouredUl

@@ -5,7 +5,7 @@ import { landsAs, RESTING_MM, type CupOnSurface, type Mark } from '../layering/l
 import { isWithin, type Point } from '../surface/polygon'
 import { footprint, type Shape } from '../surface/shapes'
 import { boardOfShape, within } from './board'
-import { EDGE_HOLD, Film, NU_RANGE, type EdgeHold } from './film'
+import { EDGE_HOLD, Film, NU_RANGE } from './film'
 
 /** A paint of a rehearsal. */
 export interface RehearsedColour {
@@ -43,6 +43,12 @@ export interface StartTask {
   /** As read where none is given. */
   readonly correction?: Correction
 }
+
+/** What of each coat and layer goes on the board or beside it, µl. */
+export const volumesOf = ({ coats, cups }: StartTask): number[] => [
+  ...coats.map((c) => c.ul),
+  ...cups.flatMap((c) => c.layers.map((l) => l.ul)),
+]
 
 /** Kinematic viscosity as it is rehearsed, mm²/s; what is out of range as read is left for the film to refuse. */
 function nuOf({ nu }: RehearsedColour, { nuFactor }: Correction): number {
@@ -84,17 +90,16 @@ const FINEST_MM = 0.4
  * @param cellMm size of the cells, mm
  * @throws Invalid without any paint, with too many colours, for a vessel, or for a viscosity out of range
  */
-export function startOf(task: StartTask, cellMm: number, edge?: EdgeHold): Start {
+export function startOf(task: StartTask, cellMm: number): Start {
   const { shape, colours, correction = AS_READ } = task
   if (colours.length >= BARE) throw new Invalid('A rehearsal takes up to 250 colours.')
-  const paint = [...task.coats.map((c) => c.ul), ...task.cups.flatMap((c) => c.layers.map((l) => l.ul))]
   const board = boardOfShape(shape, cellMm)
-  if (!paint.some((ul) => ul > 0))
+  if (!volumesOf(task).some((ul) => ul > 0))
     throw new Invalid('There is no paint on this board yet. Put bottles into a cup of the plan, then rehearse.')
   const film = new Film(
     board,
     colours.map((c) => nuOf(c, correction)),
-    edge ?? { ...EDGE_HOLD, lipMm: correction.lipMm },
+    { ...EDGE_HOLD, lipMm: correction.lipMm },
   )
   const { lengthMm, widthMm } = footprint(shape)
   const pixelMm = Math.max(FINEST_MM, cellMm / PER_CELL, Math.sqrt((lengthMm * widthMm) / PIXELS))

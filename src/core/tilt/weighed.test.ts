@@ -1,6 +1,7 @@
 import { coat, cup, design, layer } from '../../../tests/support/design'
 import { sentRehearsal } from '../../../tests/support/tilt'
 import { planAmounts } from '../plan/amounts'
+import { volumesOf } from './start'
 import { weighedRehearsal, type PouredAsRehearsed } from './weighed'
 
 const plan = design({
@@ -36,8 +37,7 @@ describe('a weighed piece beside its rehearsal', () => {
     expect(share).toBeCloseTo(0.6, 9)
     expect(path).toBe(poured.path)
     expect(task.colours.map((c) => c.nu)).toEqual([500, 150, 300])
-    const started = [...task.coats.map((c) => c.ul), ...task.cups.flatMap((c) => c.layers.map((l) => l.ul))]
-    expect(started.reduce((a, b) => a + b, 0)).toBeCloseTo(ul, -1)
+    expect(volumesOf(task).reduce((a, b) => a + b, 0)).toBeCloseTo(ul, -1)
   })
   it('says nothing where something else was poured than was rehearsed', () => {
     const none: Partial<PouredAsRehearsed>[] = [

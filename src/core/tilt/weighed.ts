@@ -6,6 +6,7 @@ import type { WeighedRehearsal } from './corrected'
 import type { Lean } from './hand'
 import type { Told } from './kept'
 import { rehearsalOf } from './ofPlan'
+import { volumesOf } from './start'
 
 /** A pour that is to say something of its rehearsal was of as much paint, within this share of it. Start value of Fika. */
 const AS_MUCH = 0.2
@@ -36,9 +37,7 @@ export function weighedRehearsal(p: PouredAsRehearsed): WeighedRehearsal | undef
     nu: nus.get(sourceKey(o)) ?? 0,
   }))
   if (of.some((o) => !nus.has(sourceKey(o)))) return undefined
-  const ul =
-    task.coats.reduce((sum, c) => sum + c.ul, 0) +
-    task.cups.reduce((sum, c) => sum + c.layers.reduce((all, l) => all + l.ul, 0), 0)
+  const ul = volumesOf(task).reduce((a, b) => a + b, 0)
   if (Math.abs(p.pouredUl / ul - 1) > AS_MUCH) return undefined
   return { task, path: p.path, share: Math.min(1, p.leftUl / p.pouredUl) }
 }

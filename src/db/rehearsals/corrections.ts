@@ -1,7 +1,6 @@
 import type { Lean } from '@/core/tilt/hand'
 import type { Told } from '@/core/tilt/kept'
 import type { Correction } from '@/core/tilt/start'
-import type { Surface } from '@/core/surface/shapes'
 import type { Tx } from '../base/withStudio'
 
 /** How rehearsals of a technique are corrected, and by how many weighed pieces. */
@@ -41,7 +40,6 @@ export const dropCorrection = (tx: Tx, technique: string): Promise<unknown> =>
 export interface RehearsedPiece {
   readonly pieceId: string
   readonly planId: string
-  readonly surface: Surface
   readonly surfaceId: string
   readonly path: readonly Lean[]
   readonly told: Told
@@ -50,7 +48,7 @@ export interface RehearsedPiece {
 /** Weighed pieces of a technique with the rehearsals kept of their plans before: newest piece first, newest rehearsal first. */
 export const rehearsedPieces = (tx: Tx, technique: string): Promise<RehearsedPiece[]> =>
   tx.q<RehearsedPiece>(
-    `select p.id as "pieceId", p.plan_id as "planId", p.surface, r.surface_id as "surfaceId", r.path, r.told
+    `select p.id as "pieceId", p.plan_id as "planId", r.surface_id as "surfaceId", r.path, r.told
      from piece p join rehearsal r on r.studio_id = p.studio_id and r.plan_id = p.plan_id and r.made_at <= p.poured_at
      where p.studio_id = $1 and p.technique = $2 and p.stayed_how in ('weighed', 'by run-off') and p.fate <> 'undone'
      order by p.poured_at desc, p.id, r.made_at desc limit 200`,

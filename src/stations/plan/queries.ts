@@ -64,14 +64,22 @@ function planBottle(b: BottleFull, portions: readonly LotPortion[], { water }: S
   }
 }
 
-/** Everything the plan desk works with, read once. @param ideas with what would teach most */
-export async function deskFacts(tx: Tx, planId: string | null, ideas = false): Promise<DeskFacts> {
+/**
+ * Everything the plan desk works with, read once.
+ * @param ideas with what would teach most
+ * @param known what was poured, where somebody has read it already
+ */
+export async function deskFacts(
+  tx: Tx,
+  planId: string | null,
+  { ideas = false, known }: { ideas?: boolean; known?: readonly PouredFacts[] } = {},
+): Promise<DeskFacts> {
   const studio = await studioFacts(tx)
   const bottles = await planBottles(tx, studio)
   const [techniques, room, works] = [await techniqueBook(tx), await roomFacts(tx), await listWorks(tx)]
   const [cups, places] = [await cupSizes(tx), await dryingPlaces(tx)]
   const plans = (await listPlans(tx)).filter((p) => !p.pouredAt && p.id !== planId)
-  const pieces = await pouredFacts(tx, techniques)
+  const pieces = known ?? (await pouredFacts(tx, techniques))
   const sizes = cups.map((c) => c.sizeUl)
   return {
     studio: { units: studio.units, currency: studio.currency, zone: studio.zone, waterDropUl: studio.drops.water },

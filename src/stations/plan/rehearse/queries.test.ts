@@ -7,6 +7,8 @@ import { endPool } from '@/db/base/pool'
 import { wasteRunOff } from '@/db/ledger'
 import { pourPlan } from '@/db/pieces/pour'
 import { savePlan } from '@/db/plans/write'
+import { pouredFacts } from '@/db/learning/pieces'
+import { techniqueBook } from '@/db/techniques/read'
 import { dropCorrection, keepCorrection } from '@/db/rehearsals/corrections'
 import { keepRehearsal } from '@/db/rehearsals/write'
 import { weighingOf } from './queries'
@@ -14,6 +16,8 @@ import { weighingOf } from './queries'
 afterAll(endPool)
 
 type Studio = Awaited<ReturnType<typeof makeStudio>>
+const weighing = (studio: Studio, technique: string) =>
+  studio.run(async (tx) => weighingOf(tx, technique, await pouredFacts(tx, await techniqueBook(tx))))
 const surface = { shape: 'rectangle', lengthMm: 200, widthMm: 100, edgeMm: 10, count: 1 } as const
 
 /** A panel of 30 ml of a bottle, rehearsed and poured; some of it ran off and was weighed, or was only judged by eye. */
@@ -49,7 +53,7 @@ describe('what weighed pieces say of rehearsals', () => {
   it('is read of those that were poured as they were rehearsed before, the newest first, and of no others', async () => {
     const studio = await makeStudio()
     const bottle = await studio.bottle('Teal', [{ materialId: await studio.paint('Teal paint'), ul: 400_000 }])
-    const of = () => studio.run((tx) => weighingOf(tx, 'ring'))
+    const of = (technique = 'ring') => weighing(studio, technique)
     expect(await of()).toEqual({ correction: null, weighed: [] })
     for (const ranOffUl of [9_000, 12_000]) await piece(studio, bottle, { ranOffUl })
     await piece(studio, bottle, { how: 'estimated' })
@@ -60,11 +64,11 @@ describe('what weighed pieces say of rehearsals', () => {
     expect(weighed.map((w) => w.share)).toEqual([0.5, 0.6, 0.7])
     expect(weighed[0]!.task.colours.map((c) => c.nu)).toEqual([210])
     expect(weighed[0]!.path).toEqual(sentRehearsal(bottle).path)
-    expect((await studio.run((tx) => weighingOf(tx, 'swipe'))).weighed).toEqual([])
+    expect((await of('swipe')).weighed).toEqual([])
   })
   it('is kept of a technique, changed, and dropped again; another studio has its own', async () => {
     const [studio, other] = [await makeStudio(), await makeStudio()]
-    const of = async (s: Studio) => (await s.run((tx) => weighingOf(tx, 'ring'))).correction
+    const of = async (s: Studio) => (await weighing(s, 'ring')).correction
     await studio.run((tx) => keepCorrection(tx, { technique: 'ring', nuFactor: 1.4, lipMm: 1.9, pieces: 3 }))
     await studio.run((tx) => keepCorrection(tx, { technique: 'ring', nuFactor: 1.25, lipMm: 2.1, pieces: 5 }))
     await studio.run((tx) => keepCorrection(tx, { technique: 'swipe', nuFactor: 2, lipMm: 1.5, pieces: 4 }))

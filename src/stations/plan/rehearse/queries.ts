@@ -3,10 +3,8 @@ import { groupBy } from '@/core/groupBy'
 import type { PouredFacts } from '@/core/learning/pouredFacts'
 import { WEIGHED_PIECES, type WeighedRehearsal } from '@/core/tilt/corrected'
 import { weighedRehearsal } from '@/core/tilt/weighed'
-import { pouredFacts } from '@/db/learning/pieces'
 import { findPlan } from '@/db/plans/read'
 import { correctionOf, rehearsedPieces, type KeptCorrection } from '@/db/rehearsals/corrections'
-import { techniqueBook } from '@/db/techniques/read'
 import { readBothWays } from '@/db/bottles/readings'
 import type { Tx } from '@/db/base/withStudio'
 
@@ -22,12 +20,15 @@ export interface Weighing {
   readonly weighed: readonly WeighedRehearsal[]
 }
 
-/** Newest weighed pieces of a technique that were poured as they were rehearsed, and how it is corrected. */
-export async function weighingOf(tx: Tx, technique: string): Promise<Weighing> {
+/**
+ * Newest weighed pieces of a technique that were poured as they were rehearsed, and how it is corrected.
+ * @param pieces what is known of all that was poured
+ */
+export async function weighingOf(tx: Tx, technique: string, pieces: readonly PouredFacts[]): Promise<Weighing> {
   const rows = await rehearsedPieces(tx, technique)
   const correction = (await correctionOf(tx, technique)) ?? null
   if (rows.length < WEIGHED_PIECES.least) return { correction, weighed: [] }
-  const pieces = new Map((await pouredFacts(tx, await techniqueBook(tx))).map((p) => [p.id, p]))
+  const known = new Map(pieces.map((p) => [p.id, p]))
   const designs = new Map(
     (await Promise.all([...new Set(rows.map((r) => r.planId))].map((id) => findPlan(tx, id)))).map((p) => [
       p.id,
@@ -36,12 +37,13 @@ export async function weighingOf(tx: Tx, technique: string): Promise<Weighing> {
   )
   const byPiece = [...groupBy(rows, (r) => r.pieceId).values()]
   const weighed = byPiece.flatMap((of) => {
-    const piece = pieces.get(of[0]!.pieceId)
+    const piece = known.get(of[0]!.pieceId)
     if (!piece) return []
-    const asRehearsed = of.map((r) => weighedRehearsal({ ...r, ...pick(piece), design: designs.get(r.planId)! }))
+    const { surface, pouredUl, leftUl } = piece
+    const asRehearsed = of.map((r) =>
+      weighedRehearsal({ ...r, surface, pouredUl, leftUl, design: designs.get(r.planId)! }),
+    )
     return asRehearsed.find((w) => w !== undefined) ?? []
   })
   return { correction, weighed: weighed.slice(0, WEIGHED_PIECES.most) }
 }
-
-const pick = ({ pouredUl, leftUl }: PouredFacts) => ({ pouredUl, leftUl })

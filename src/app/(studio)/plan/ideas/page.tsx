@@ -8,7 +8,7 @@ export const metadata: Metadata = { title: 'Ideas' }
 
 export default async function IdeasPage() {
   const { facts, tried } = await inStudio(async (tx) => ({
-    facts: await deskFacts(tx, null, true),
+    facts: await deskFacts(tx, null, { ideas: true }),
     tried: await triedTogether(tx),
   }))
   // Another day, other ideas; on one day the same ones first.
