@@ -44,6 +44,16 @@ const config = [
     },
   },
   {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/ui/frame/Link.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Take Link from @/ui/frame/Link: it asks for a page when it is wanted.' },
+      ],
+    },
+  },
+  {
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['src/db/**', '**/*.test.{ts,tsx}'],
     rules: {

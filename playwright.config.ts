@@ -17,5 +17,7 @@ export default defineConfig({
     timezoneId: 'UTC',
     launchOptions: { executablePath: CHROMIUM.executablePath, args: [...CHROMIUM.args] },
     trace: 'off',
+    // Keeps only the words for when Fika cannot be reached; away.spec looks at it.
+    serviceWorkers: 'block',
   },
 })

@@ -60,7 +60,6 @@ function sayPages() {
 }
 
 async function playwright(cluster) {
-  await ensureBuild()
   // The tests plug stand-in devices in and out here themselves.
   const reader = await freePort(7511)
   const deviceEnv = { FIKA_READER: `127.0.0.1:${reader}`, FIKA_SCALE: `127.0.0.1:${await freePort(reader + 1)}` }
@@ -108,34 +107,40 @@ run(async () => {
   await ensureModules()
   rmSync(reports, { recursive: true, force: true })
   mkdirSync(reports)
-  if (wants('checks')) {
-    // Route types are written by Next; tsc needs them.
-    await step('Route types', () => sh('npx', ['next', 'typegen'], { env: { NEXT_TELEMETRY_DISABLED: '1' } }))
-    // Two at a time, the longest first.
-    const { default: pLimit } = await import('p-limit')
-    const limit = pLimit(2)
-    const checks = [
-      ['Lint', 'eslint', '.', '--max-warnings=0'],
-      ['Types', 'tsc', '--noEmit'],
-      ...(thorough ? [['Format', 'prettier', '--check', '--log-level', 'warn', '.']] : []),
-      ['Dependency rules', 'depcruise', 'src', '--config', '.dependency-cruiser.cjs'],
-      ['Unused files, exports and packages', 'knip'],
-      ['What only tests use', 'knip', '-c', 'knip.users.json', '--include', 'exports'],
-    ]
-    await Promise.all([...checks.map(([what, ...args]) => limit(() => check(what, 'npx', args))), limit(audit)])
-  }
   const home = mkdtempSync(join(tmpdir(), 'fika-test-'))
   let cluster
+  const prepare = async () => {
+    cluster = await startCluster(home, { throwAway: true })
+    await step('Bringing the test database up to date', () => runTs('bin/migrate.ts', adminEnv(cluster)))
+  }
+  // Two at a time, the longest first: a checkout is linted while everything else is looked at and built.
+  const { default: pLimit } = await import('p-limit')
+  const limit = pLimit(2)
+  const jobs = []
   try {
-    if (wants('jest') || wants('e2e')) {
-      cluster = await startCluster(home, { throwAway: true })
-      const env = adminEnv(cluster)
-      await step('Bringing the test database up to date', () => runTs('bin/migrate.ts', env))
-      if (wants('jest')) await jest(env)
-      if (wants('e2e')) {
-        await step('Making the demo studio', () => runTs('bin/seed-demo.ts', env))
-        await playwright(cluster)
-      }
+    let types
+    if (wants('checks')) {
+      // Route types are written by Next; tsc needs them.
+      await step('Route types', () => sh('npx', ['next', 'typegen'], { env: { NEXT_TELEMETRY_DISABLED: '1' } }))
+      const checked = (what, ...args) => limit(() => check(what, 'npx', args))
+      jobs.push(checked('Lint', 'eslint', '.', '--max-warnings=0'), (types = checked('Types', 'tsc', '--noEmit')))
+      if (thorough) jobs.push(checked('Format', 'prettier', '--check', '--log-level', 'warn', '.'))
+      jobs.push(
+        checked('Dependency rules', 'depcruise', 'src', '--config', '.dependency-cruiser.cjs'),
+        checked('Unused files, exports and packages', 'knip'),
+        checked('What only tests use', 'knip', '-c', 'knip.users.json', '--include', 'exports'),
+        limit(audit),
+      )
+    }
+    if (wants('jest') || wants('e2e')) jobs.push(limit(prepare))
+    // A build begins by throwing away what the last one left, the route types too.
+    if (wants('e2e')) jobs.push(limit(() => Promise.resolve(types).then(ensureBuild)))
+    const broken = (await Promise.allSettled(jobs)).find((job) => job.status === 'rejected')
+    if (broken) throw broken.reason
+    if (wants('jest')) await jest(adminEnv(cluster))
+    if (wants('e2e')) {
+      await step('Making the demo studio', () => runTs('bin/seed-demo.ts', adminEnv(cluster)))
+      await playwright(cluster)
     }
   } finally {
     if (cluster) await stopCluster(cluster)

@@ -9,8 +9,18 @@ self.addEventListener('install', (event) => {
       .then(() => self.skipWaiting()),
   )
 })
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
+self.addEventListener('activate', (event) =>
+  // A page is asked for while this wakes up, not after.
+  event.waitUntil(Promise.all([self.clients.claim(), self.registration.navigationPreload?.enable()])),
+)
+
+async function pageOrWords({ request, preloadResponse }) {
+  try {
+    return (await preloadResponse) ?? (await fetch(request))
+  } catch {
+    return caches.match(WORDS)
+  }
+}
 self.addEventListener('fetch', (event) => {
-  if (event.request.mode !== 'navigate') return
-  event.respondWith(fetch(event.request).catch(() => caches.match(WORDS)))
+  if (event.request.mode === 'navigate') event.respondWith(pageOrWords(event))
 })

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { EmptyState } from '@/ui/frame/Notice'
 
 export default function NotFound() {

@@ -1,6 +1,6 @@
 import { STATIONS } from '@/ui/frame/stationList'
 import { expect, test, type Page } from '@playwright/test'
-import { serious, still } from '../support/axe'
+import { bringAxe, serious, still } from '../support/axe'
 import { openDemo } from '../support/people'
 
 /** A page at rest: loaded, in its own type, with nothing moving. */
@@ -122,6 +122,7 @@ for (const [part, views] of Array.from({ length: PARTS }, (_, k) => VIEWS.filter
     page,
   }) => {
     test.setTimeout(240_000)
+    await bringAxe(page)
     await page.goto('/sign-in')
     expect.soft(await serious(page), 'door').toEqual([])
     await openDemo(page)

@@ -195,25 +195,6 @@ test('a client sees the sketches of one work by a link, until it is ended', asyn
   await client.context().close()
 })
 
-test('a page that lost Fika says so, keeps what was typed, and sends it once when it is back', async ({
-  page,
-  context,
-}) => {
-  await startStudio(page, 'Long way')
-  await page.goto('/studio/room')
-  await page.getByPlaceholder('Name').first().fill('Jam jar')
-  await page.getByPlaceholder('210 ml').fill('300 ml')
-  await context.setOffline(true)
-  await page.getByRole('button', { name: 'Add cup' }).click()
-  await expect(page.getByText('Fika does not answer just now.')).toBeVisible()
-  await expect(page.getByPlaceholder('Name').first()).toHaveValue('Jam jar')
-  await context.setOffline(false)
-  await expect(page.getByText('Jam jar')).toBeVisible()
-  await expect(page.getByText('Fika does not answer just now.')).toHaveCount(0)
-  await page.reload()
-  await expect(page.getByText('Jam jar')).toHaveCount(1)
-})
-
 test('what is taken out comes in as a studio of its own', async ({ page }) => {
   await startStudio(page, 'Taken along')
   await page.goto('/studio/keeping')

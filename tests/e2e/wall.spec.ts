@@ -14,6 +14,8 @@ import { scene } from '../support/photo/scene'
 import { planInput } from '../support/plans'
 import { makeStudio } from '../support/studio'
 
+// The last there is: what one worker has left the other takes.
+test.describe.configure({ mode: 'parallel' })
 test.use({ actionTimeout: 15_000 })
 const folder = mkdtempSync(join(tmpdir(), 'fika-wall-'))
 test.afterAll(async () => {

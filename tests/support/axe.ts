@@ -1,9 +1,15 @@
-import axe from 'axe-core'
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
 import type { Page } from '@playwright/test'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 /** Nothing on the page moves any more. */
 export const still = (page: Page): Promise<unknown> =>
   page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+
+/** Gives axe to whatever a page opens from now on: handing it over for every view takes longer than looking for a fault. */
+export const bringAxe = (page: Page): Promise<unknown> => page.addInitScript(AXE)
 
 /**
  * What axe finds serious or critical on a page, by WCAG 2.2 A and AA: rule, and where. It is run in the page itself and
@@ -13,7 +19,7 @@ export const still = (page: Page): Promise<unknown> =>
 export async function serious(page: Page): Promise<string[]> {
   // What fades in or out is neither here nor there yet.
   await still(page)
-  await page.evaluate(axe.source)
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE)
   const violations = await page.evaluate(async () => {
     const { axe } = window as unknown as { axe: typeof import('axe-core') }
     const found = await axe.run(document, {

@@ -1,7 +1,7 @@
 'use client'
 
 import type { MixingKind } from '@/core/mix/mixingKinds'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
 import { putAsideAction } from './guide/actions'

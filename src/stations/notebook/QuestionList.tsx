@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { QUESTIONS, type QuestionKey } from './questions'
 import styles from './notebook.module.css'
 

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { formatMl } from '@/core/quantity/format'
 import type { PlanWithParts } from '@/db/plans/read'

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { OpenRun } from '@/db/runs/read'
 import { dayAndTime } from '@/ui/tables/dates'
 
@@ -18,7 +18,7 @@ export function OpenRuns({ runs, zone }: { runs: readonly OpenRun[]; zone: strin
               begun {dayAndTime(r.begunAt, zone)}, {r.events} {r.events === 1 ? 'step' : 'steps'} noted
             </span>
           </span>
-          <Link className="go" href={`/pour/run/${r.id}`} prefetch={false}>
+          <Link className="go" href={`/pour/run/${r.id}`}>
             Go on
           </Link>
         </p>

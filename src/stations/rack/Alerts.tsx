@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { NeedKind } from '@/core/vessel/needs'
 import { isPressing } from '@/core/vessel/needs'
 import { MOMENT_WORDS } from '@/core/piece/looks'
@@ -67,7 +67,7 @@ export function Alerts({
                     <Link href={`/rack/${a.id}`}>{a.label}</Link>
                     <span>{a.need.todo}</span>
                     {way ? (
-                      <Link className="go second" href={way.href} prefetch={false}>
+                      <Link className="go second" href={way.href}>
                         {way.words}
                       </Link>
                     ) : (
@@ -94,7 +94,7 @@ export function Alerts({
                   Look at it {MOMENT_WORDS[l.moment]}
                   {l.isDue ? '' : `, ${dayAndTime(l.dueAt, zone)}`}
                 </span>
-                <Link className="go second" href={`/wall/${l.pieceId}/look/${l.moment}`} prefetch={false}>
+                <Link className="go second" href={`/wall/${l.pieceId}/look/${l.moment}`}>
                   Look
                 </Link>
               </li>

@@ -1,5 +1,5 @@
 import type { Water } from '@/db/materials/mixable'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { bandOf, type Band } from '@/core/consistency/levelTime'
 import { costOf } from '@/core/purchase/cost'

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { Need } from '@/core/vessel/needs'
 import { useSend } from '@/ui/hooks/useSend'
 import { shakenAction } from './actions'

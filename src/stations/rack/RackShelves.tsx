@@ -1,7 +1,7 @@
 'use client'
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useEffect, useMemo } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { BottleGlyph } from '@/ui/pictures/BottleGlyph'
@@ -102,7 +102,7 @@ function linesOf(shelves: FoundRack['shelves'], columns: number): Line[] {
 function OnShelf({ b, now }: { b: ShelfBottle; now: number }) {
   return (
     <div data-card className={styles.onShelf}>
-      <Link href={`/rack/${b.id}`} prefetch={false}>
+      <Link href={`/rack/${b.id}`}>
         <BottleGlyph id={b.id} look={lookOf({ ...b, levelTimeS: b.expectedS ?? b.levelTimeS }, now)} />
         <b>{b.label}</b>
         <small>

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { EmptyState } from '@/ui/frame/Notice'
 import { useLive } from '@/ui/hooks/useLive'
 import { useRefresh } from '@/ui/hooks/useRefresh'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { usualWater } from '@/core/mix/thinners'
 import { formatDrops, formatSmall } from '@/core/quantity/format'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Form, Input, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { RATIO_BY_BODY } from '@/core/mix/schools'
 import { WATER_RULES, WATER_SCHOOLS } from '@/core/mix/waterLimit'
 import { parseNumber } from '@/core/quantity/number'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { HouseWord } from '@/db/people/houseWords'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { Look } from '@/core/piece/looks'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import type { LotPortion } from '@/db/bottles/read'

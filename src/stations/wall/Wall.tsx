@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { FATE_WORDS, type ChosenFate } from '@/core/piece/fates'
 import { FAULTS } from '@/core/piece/faults'
 import type { TechniqueBook } from '@/core/technique/techniques'
@@ -54,7 +54,7 @@ export function Wall({
       <ul className="gallery">
         {pieces.map((p) => (
           <li key={p.id}>
-            <Link href={`/wall/${p.id}`} prefetch={false}>
+            <Link href={`/wall/${p.id}`}>
               <div className={styles.frameBox}>
                 <PiecePicture piece={p} />
               </div>

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { FirstRun } from '@/db/people/firstRun'
 import styles from './frame.module.css'
 

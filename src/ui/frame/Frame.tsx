@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { usePathname, useRouter } from 'next/navigation'
 import { Modal } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'
@@ -90,7 +90,6 @@ export function Frame({
                 href={s.path}
                 className={styles.station}
                 aria-current={path.startsWith(s.path) ? 'page' : undefined}
-                prefetch={false}
               >
                 <svg
                   width="24"
@@ -114,12 +113,11 @@ export function Frame({
               href="/studio"
               className={styles.whoStudio}
               title={`${studio.name}: house rules, room, people, keeping`}
-              prefetch={false}
             >
               {studio.name}
             </Link>
             <span className={styles.whoPerson}>
-              <Link href="/account" className={styles.whoName} prefetch={false}>
+              <Link href="/account" className={styles.whoName}>
                 {person}
               </Link>{' '}
               ·{' '}

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 
 /** The parts of a station, the one that is shown marked. */
 export function Places({
@@ -14,7 +14,7 @@ export function Places({
   return (
     <nav className="places" aria-label={label}>
       {places.map(([path, name]) => (
-        <Link key={path} href={path} aria-current={path === here ? 'page' : undefined} prefetch={false}>
+        <Link key={path} href={path} aria-current={path === here ? 'page' : undefined}>
           {name}
         </Link>
       ))}

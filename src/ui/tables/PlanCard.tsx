@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { PlanWithParts } from '@/db/plans/read'
 import { SurfacePicture } from '@/ui/pictures/SurfacePicture'
 
@@ -17,7 +17,7 @@ export function PlanCard({
 }) {
   const more = plan.design.surfaces.length - 1
   return (
-    <Link href={`/${to}/${plan.id}`} className="panel" style={{ height: '100%' }} prefetch={false}>
+    <Link href={`/${to}/${plan.id}`} className="panel" style={{ height: '100%' }}>
       <SurfacePicture
         surface={plan.design.surfaces[0]!.surface}
         colours={plan.parts.filter((x) => x.use === 'cup').map((x) => ({ hex: x.hex ?? '#ddd', ul: x.ul }))}

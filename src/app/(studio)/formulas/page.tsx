@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { redirect } from 'next/navigation'
 import { deltaE00 } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { firstRun } from '@/db/people/firstRun'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'

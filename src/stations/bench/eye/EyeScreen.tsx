@@ -1,7 +1,7 @@
 'use client'
 
 import { Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useRefresh } from '@/ui/hooks/useRefresh'
 import { useEffect, useMemo, useState } from 'react'
 import { additionOf, removalOf, stillOn, STILL_MOVING } from '@/core/device/settle'

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { guideState, standing, type GuideEvent } from '@/core/mix/guide'
 import { formatFlOz, formatMl } from '@/core/quantity/format'

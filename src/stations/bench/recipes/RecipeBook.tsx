@@ -2,7 +2,7 @@
 
 import { readTypedIfAny } from '@/core/quantity/typed'
 import { Button, Input, Select, Tabs } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { START_BANDS, type Band } from '@/core/consistency/levelTime'
 import { schoolsOf } from '@/core/mix/houseRules'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Input, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import type { ContainerAmounts } from '@/core/mix/batch'
 import { Invalid } from '@/core/errors'

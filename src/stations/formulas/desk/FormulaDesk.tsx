@@ -1,7 +1,7 @@
 'use client'
 
 import { Input, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useMemo, useState, type ReactNode } from 'react'
 import { deltaE00 } from '@/core/colour/deltaE00'
 import { hexToLab, labToLch } from '@/core/colour/lab'

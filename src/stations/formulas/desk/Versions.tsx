@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, ColorPicker, Input, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'

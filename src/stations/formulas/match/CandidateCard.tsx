@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { differenceInWords } from '@/core/colour/deltaE00'
 import type { Candidate } from '@/core/colour/match/rank'
 import { mixReflectance } from '@/core/colour/kubelkaMunk'
@@ -75,10 +75,10 @@ export function CandidateCard({
         </p>
       </div>
       <div className={styles.candidateGo}>
-        <Link className="go" href={`/bench?${query}${volumeUl ? `&ul=${volumeUl}` : ''}`} prefetch={false}>
+        <Link className="go" href={`/bench?${query}${volumeUl ? `&ul=${volumeUl}` : ''}`}>
           To the bench
         </Link>
-        <Link className="go second" href={`/formulas/new?${query}&target=${target.hex.slice(1)}`} prefetch={false}>
+        <Link className="go second" href={`/formulas/new?${query}&target=${target.hex.slice(1)}`}>
           Open
         </Link>
       </div>

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Input, Progress, Segmented, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useRouter } from 'next/navigation'
 import { startTransition, useMemo, useRef, useState } from 'react'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
 import { Chip, Drawdown } from '@/ui/pictures/Drawdown'
@@ -55,7 +55,7 @@ export function NamedColours({ colours, bottled }: { colours: readonly ColourCar
         <ul className={`${styles.cards} ${styles.colourCards}`}>
           {colours.map((c) => (
             <li className="card" key={c.id}>
-              <Link href={`/formulas/${c.id}`} prefetch={false}>
+              <Link href={`/formulas/${c.id}`}>
                 <Drawdown hex={c.hex} body={c.body} opacity={c.opacity} sheen={c.sheen} />
                 <div className="card-text">
                   <b>{c.name}</b>
@@ -82,7 +82,7 @@ export function NamedColours({ colours, bottled }: { colours: readonly ColourCar
           <ul className="plain-cards">
             {bottled.map((b) => (
               <li key={b.bottleId}>
-                <Link href={b.href} className="chipline" prefetch={false}>
+                <Link href={b.href} className="chipline">
                   <Chip hex={b.hex} size={36} />
                   <span>
                     <b>{b.label}</b>

@@ -1,7 +1,7 @@
 'use client'
 
 import { Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useMemo, useState } from 'react'
 import { hexToLab } from '@/core/colour/lab'
 import { opticsOf } from '@/core/colour/packOptics'

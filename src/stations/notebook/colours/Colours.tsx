@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { differenceInWords } from '@/core/colour/deltaE00'
 import { formatMl } from '@/core/quantity/format'
 import { Chip } from '@/ui/pictures/Drawdown'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { CauseWord } from '@/core/learning/faultCause'
 import { FAULTS } from '@/core/piece/faults'
 import { Bars } from '../charts/Bars'

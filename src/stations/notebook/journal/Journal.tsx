@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { MovementKind } from '@/core/vessel/kinds'

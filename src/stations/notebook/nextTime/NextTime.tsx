@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { NextTimeFacts } from './facts'
 import styles from '../notebook.module.css'
 

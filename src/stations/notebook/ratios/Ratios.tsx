@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { Spots } from '../charts/Spots'
 import { OFF_SHARE, type RatiosFacts } from './facts'
 import styles from '../notebook.module.css'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { compareArms } from '@/core/learning/trial'
 import type { PouredFacts } from '@/core/learning/pouredFacts'
 import type { Trial } from '@/db/trials/read'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Input, Segmented, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { isMetric, mostOf, type ArmsCompared, type Differs, type TrialArm } from '@/core/learning/trial'
 import type { Trial } from '@/db/trials/read'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { RangeBars } from '../charts/RangeBars'
 import { JUDGED, TRAITS, type WorksFacts } from './facts'
 import styles from '../notebook.module.css'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
 import type { Likeness } from '@/core/colour/likeness'

@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { fold } from '@/core/paint/fold'
 import { HAZARD_NOTES, PIGMENTS, PIGMENT_SOURCES } from '@/core/paint/pigments'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { hexToLab } from '@/core/colour/lab'
 import { SplitDisc } from '@/ui/pictures/SplitDisc'
@@ -24,7 +24,7 @@ export function StandIns({ paintHex, paintId, list }: { paintHex: string; paintI
       <ul className="plain-cards">
         {ranked.map((s) => (
           <li key={s.href}>
-            <Link href={s.href} className="chipline" prefetch={false}>
+            <Link href={s.href} className="chipline">
               <SplitDisc left={paintHex} right={s.hex} labels={['The paint', s.name]} size={48} />
               <span>
                 <b>{s.name}</b>
@@ -37,7 +37,7 @@ export function StandIns({ paintHex, paintId, list }: { paintHex: string; paintI
           </li>
         ))}
       </ul>
-      <Link className="go second" href={`/formulas/match?of=${paintId}`} prefetch={false}>
+      <Link className="go second" href={`/formulas/match?of=${paintId}`}>
         Match its colour
       </Link>
     </section>

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { deltaE00, differenceInWords } from '@/core/colour/deltaE00'
 import { pairMix } from '@/core/colour/mud'
 import { asDeepAs, depthText, MOST_TIMES } from '@/core/colour/strength'

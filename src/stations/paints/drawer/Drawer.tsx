@@ -1,7 +1,7 @@
 'use client'
 
 import { Segmented, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { SearchBox } from '@/ui/frame/SearchBox'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
 import { Drawdown } from '@/ui/pictures/Drawdown'
@@ -17,7 +17,7 @@ export function PaintCard({ m, currency }: { m: DrawerRow; currency: string }) {
   const only = m.flags.filter((f) => f.rule === 'only')
   return (
     <div className="card" data-card>
-      <Link href={`/paints/${m.id}`} prefetch={false}>
+      <Link href={`/paints/${m.id}`}>
         <Drawdown hex={m.swatchHex} body={m.body} opacity={m.opacity} sheen={m.sheen} strength={m.sheenStrength ?? 2} />
         <div className="card-text" style={{ paddingRight: 46 }}>
           <b>{m.name}</b>

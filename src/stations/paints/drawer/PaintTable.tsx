@@ -1,7 +1,7 @@
 'use client'
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useEffect, useRef, useState } from 'react'
 import { formatMl } from '@/core/quantity/format'
 import { formatMoney } from '@/core/quantity/money'
@@ -74,7 +74,7 @@ function Cells({ m, currency }: { m: DrawerRow; currency: string }) {
   return (
     <>
       <td>
-        <Link href={`/paints/${m.id}`} className="chipline" prefetch={false}>
+        <Link href={`/paints/${m.id}`} className="chipline">
           <Chip hex={m.swatchHex} sheen={m.sheen ?? 'satin'} />
           <span className={paintsStyles.cut}>{m.name}</span>
         </Link>

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { THINNER_FACTS } from '@/core/mix/thinners'
 import { perMl } from '@/core/purchase/cost'
 import { formatMl } from '@/core/quantity/format'
@@ -36,7 +36,7 @@ export function MediumCards({ rows, held, currency }: Props) {
         <ul className={mediumsStyles.mediumCards}>
           {mediums.map((m) => (
             <li key={m.id} className="card">
-              <Link href={`/paints/${m.id}`} prefetch={false}>
+              <Link href={`/paints/${m.id}`}>
                 <div className="row" style={{ margin: 0, padding: '10px 12px 0' }}>
                   <MediumJar solids={m.solids} kind={m.kind} />
                   <div className="card-text unpadded">

@@ -1,7 +1,7 @@
 'use client'
 
 import { Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { league } from '@/core/purchase/league'
 import { formatMl } from '@/core/quantity/format'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { formatMl } from '@/core/quantity/format'
 import { ago } from '@/ui/tables/dates'
 import { Chip } from '@/ui/pictures/Drawdown'

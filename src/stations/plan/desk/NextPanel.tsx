@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { formatMl } from '@/core/quantity/format'
 import { emptyThese, smallerBy, nearestReady } from '@/core/plan/short'
 import { roleFor } from '@/core/plan/readiness'

@@ -2,7 +2,7 @@
 
 import { edgesOf } from '@/core/learning/amountsOfPieces'
 import { Button, Input, Select, still, TextArea } from '@/ui/forms/still'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useMemo, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { checkPairs } from '@/core/colour/paletteCheck'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { planAmounts } from '@/core/plan/amounts'
 import { cautionsOf, putOut, type PutOutLine } from '@/core/plan/putOut'
 import type { TechniqueBook } from '@/core/technique/techniques'

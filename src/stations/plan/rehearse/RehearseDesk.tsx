@@ -2,7 +2,7 @@
 
 import { Button } from 'antd'
 import { proxy } from 'comlink'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useMemo, useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { planAmounts } from '@/core/plan/amounts'

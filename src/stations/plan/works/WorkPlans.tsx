@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { formatMl } from '@/core/quantity/format'
 import { surfaceWords } from '@/core/surface/words'
 import type { TechniqueBook } from '@/core/technique/techniques'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { formatMoney } from '@/core/quantity/money'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import type { PlanWithParts } from '@/db/plans/read'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { CSSProperties } from 'react'
 import { formatMoney } from '@/core/quantity/money'
 import { formatMl } from '@/core/quantity/format'
@@ -243,9 +243,7 @@ function PlanRow({
   return (
     <div className={styles.row}>
       <span className={styles.plan}>
-        <Link href={`/plan/${plan.id}`} prefetch={false}>
-          {plan.title}
-        </Link>
+        <Link href={`/plan/${plan.id}`}>{plan.title}</Link>
         <small>
           {plan.kind === 'final' ? '' : `${plan.kind} · `}
           {techniques.name(plan.technique)} · {formatMl(plan.cupUl)}

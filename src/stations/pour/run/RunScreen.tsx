@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { RUN_STEPS, type RunStep } from '@/core/run/events'
 import { standing } from '@/core/run/runState'
@@ -112,7 +112,7 @@ export function RunScreen({ desk }: { desk: RunDesk }) {
                 {at + 1} of {RUN_STEPS.length} · {STEPS[state.step].name}
               </span>
             </Key>
-            <Link className={styles.key} href="/pour" prefetch={false}>
+            <Link className={styles.key} href="/pour">
               Leave
             </Link>
           </header>

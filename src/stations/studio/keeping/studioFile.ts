@@ -43,8 +43,8 @@ export async function studioTakenOut(who: Session): Promise<Response> {
     const { path, gone } = await passingFile()
     try {
       const manifest = await withStudio(who, (tx) => writeStudioArchive(tx, path), { oneMoment: true })
-      const { size } = await stat(path)
-      const file = createReadStream(path)
+      const { size } = await stat(/* turbopackIgnore: true */ path)
+      const file = createReadStream(/* turbopackIgnore: true */ path)
       file.once('close', () => void gone())
       const name = manifest.name.replace(/[^\p{L}\p{N} ]/gu, '').trim() || 'studio'
       return new Response(Readable.toWeb(file) as ReadableStream<Uint8Array>, {

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Input, Popconfirm, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { ROLE_WORDS, ROLES, type Role } from '@/core/people/roles'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Checkbox, Form, Input, InputNumber, Segmented } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { SafeToFinish } from '@/core/piece/safeToFinish'

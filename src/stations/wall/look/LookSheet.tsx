@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Form, Input, Rate, Segmented } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { FAULTS } from '@/core/piece/faults'
 import { MOMENT_WORDS, MUCH_WORDS, type Look, type Moment, type SeenFault } from '@/core/piece/looks'

@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Checkbox } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useRef, useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import type { PhotoMeasures } from '@/core/photo/measurePhoto'

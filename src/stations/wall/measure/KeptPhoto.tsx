@@ -1,6 +1,6 @@
 'use client'
 
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useRouter } from 'next/navigation'
 import { MOMENT_WORDS } from '@/core/piece/looks'
 import type { Quad } from '@/core/surface/homography'

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import type { ReactNode } from 'react'
 import { costOf } from '@/core/purchase/cost'
 import { formatVolume } from '@/core/quantity/format'

@@ -1,5 +1,5 @@
 /* eslint-disable @next/next/no-img-element -- photos are served by the app itself, sized already */
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { FAULTS } from '@/core/piece/faults'
 import { MOMENT_WORDS, MOMENTS, MUCH_WORDS, type Look } from '@/core/piece/looks'
 import type { Piece } from '@/db/pieces/read'
@@ -20,7 +20,7 @@ export function LookStrip({ piece, looks, zone }: { piece: Piece; looks: readonl
           const photo = piece.photos.findLast((f) => f.moment === m)
           return (
             <li key={m} data-due={due?.isDue || undefined}>
-              <Link href={`/wall/${piece.id}/look/${m}`} prefetch={false}>
+              <Link href={`/wall/${piece.id}/look/${m}`}>
                 {photo ? (
                   <img
                     src={photo.flat ? `/wall/photo/${photo.id}/flat` : `/wall/photo/${photo.id}`}

@@ -1,4 +1,4 @@
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { isDryMoment, MOMENT_WORDS } from '@/core/piece/looks'
 import type { KeptMeasures } from '@/db/pieces/photos'
 import type { Piece } from '@/db/pieces/read'

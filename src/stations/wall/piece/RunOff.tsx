@@ -1,7 +1,7 @@
 'use client'
 
 import { Button, Input, Select } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { parseMassMg, type UnitSystem } from '@/core/quantity/parse'

@@ -1,7 +1,7 @@
 'use client'
 
 import { App, Button } from 'antd'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { PiecePicture, type Pictured } from '../PiecePicture'
 import styles from '../piece/piece.module.css'
 

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { studioFacts } from '@/db/people/studio'
 import { inStudio } from '@/session/current'
 import { listBatches } from '@/db/formulas/batches'
@@ -39,7 +39,7 @@ export default async function Batches() {
         <ul className="plain-cards">
           {batches.map((b) => (
             <li key={b.id}>
-              <Link href={`/formulas/batch/${b.id}`} className="chipline" prefetch={false}>
+              <Link href={`/formulas/batch/${b.id}`} className="chipline">
                 <Chip hex={b.state.keptHex} size={36} />
                 <span>
                   <b>{b.title}</b>

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { notFound } from 'next/navigation'
 import { alike } from '@/core/colour/likeness'
 import { readOptics } from '@/db/materials/optics'
@@ -69,7 +69,6 @@ export default async function Paint({
             key={key}
             href={key === 'card' ? `/paints/${id}` : `/paints/${id}?tab=${key}`}
             aria-current={key === tab ? 'page' : undefined}
-            prefetch={false}
           >
             {name}
           </Link>

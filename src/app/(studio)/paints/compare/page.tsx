@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { readOptics } from '@/db/materials/optics'
 import { studioFacts } from '@/db/people/studio'
 import { isId } from '@/db/base/withStudio'

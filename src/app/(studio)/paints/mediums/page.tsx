@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import Link from 'next/link'
+import { Link } from '@/ui/frame/Link'
 import { perMl } from '@/core/purchase/cost'
 import { onHand } from '@/db/materials/onHand'
 import { studioFacts } from '@/db/people/studio'
