@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { openDemo, startStudio } from '../support/people'
+import { openDemo, pick, startStudio } from '../support/people'
 
 test('mediums are blended, warned of, and stood in for', async ({ page }) => {
   await openDemo(page)
@@ -11,8 +11,7 @@ test('mediums are blended, warned of, and stood in for', async ({ page }) => {
   await expect(blend).not.toContainText('each one’s effect is lost')
   await more.click()
   await expect(blend).toContainText('each one’s effect is lost')
-  await page.getByRole('combobox', { name: 'Medium you cannot get' }).click()
-  await page.locator('.ant-select-item-option', { hasText: 'Kvarnby Flow' }).last().click()
+  await pick(page, 'Medium you cannot get', 'Kvarnby Flow')
   const standIns = page.locator('[data-testid="stand-ins"] li')
   await expect(standIns.first()).toContainText('% alike')
   await standIns.first().getByRole('button', { name: 'Try it' }).click()

@@ -1,6 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
 import { endPool } from '@/db/base/pool'
@@ -17,9 +15,7 @@ import { makeStudio } from '../support/studio'
 // The last there is: what one worker has left the other takes.
 test.describe.configure({ mode: 'parallel' })
 test.use({ actionTimeout: 15_000 })
-const folder = mkdtempSync(join(tmpdir(), 'fika-wall-'))
 test.afterAll(async () => {
-  rmSync(folder, { recursive: true, force: true })
   await endPool()
 })
 
@@ -99,7 +95,7 @@ const SHOT: Shot = {
   glare: 0,
 }
 async function photoFile(name: string, more: Partial<Shot> = {}): Promise<string> {
-  const file = join(folder, `${name}.jpg`)
+  const file = test.info().outputPath(`${name}.jpg`)
   writeFileSync(file, await jpegOf(photograph(lying, { ...SHOT, ...more })))
   return file
 }
@@ -223,11 +219,11 @@ test('bad pictures get a sentence, and nothing is kept of them', async ({ page }
     await page.getByLabel('Choose a photo').setInputFiles(file)
     return page.getByTestId('measure').getByRole('alert')
   }
-  const text = join(folder, 'notes.jpg')
+  const text = test.info().outputPath('notes.jpg')
   writeFileSync(text, 'This is no picture.')
   await expect(await choose(text)).toContainText('not a photo Fika can open')
   // A picture of 200 megapixels by its head: refused before a pixel is decoded.
-  const bomb = join(folder, 'bomb.png')
+  const bomb = test.info().outputPath('bomb.png')
   const head = Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex')
   const size = Buffer.alloc(8)
   size.writeUInt32BE(20_000, 0)

@@ -28,6 +28,7 @@ import type { RecipeBody } from '@/db/recipes/schema'
 import { benchStart } from '@/stations/bench/start'
 import { benchView } from '@/stations/bench/mixDraft'
 import { listMixable } from '@/db/materials/mixable'
+import { refusalsUnsaid } from '../support/refusals'
 import { makeStudio } from '../support/studio'
 
 /** The sealed cookie is stood in for by whose token it holds; everything behind it is real. */
@@ -122,6 +123,7 @@ describe('consistency', () => {
 })
 
 describe('recipes and rules', () => {
+  refusalsUnsaid()
   const body = (teal: string, flow: string, water: string): RecipeBody => ({
     paints: [{ id: teal, parts: '1' }],
     mediums: [{ id: flow, parts: '1' }],

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { v7 as uuidv7 } from 'uuid'
 import { FikaError } from '@/core/errors'
 import { expectBalanced } from '../../../tests/support/balance'
+import { refusalsUnsaid } from '../../../tests/support/refusals'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { endPool } from '../base/pool'
 import { withStudio } from '../base/withStudio'
@@ -22,6 +23,7 @@ import { undo } from '@/server/undo'
 afterAll(endPool)
 
 describe('any sequence of movements', () => {
+  refusalsUnsaid()
   type Step = {
     op: 'buy' | 'set' | 'mix' | 'top' | 'take' | 'pour' | 'weigh' | 'weigh tube' | 'finish tube' | 'discard' | 'undo'
     a: number

@@ -26,6 +26,7 @@ import {
   type Booked,
 } from '.'
 import { undo } from '@/server/undo'
+import { refusalsUnsaid } from '../../../tests/support/refusals'
 
 afterAll(endPool)
 
@@ -355,6 +356,7 @@ describe('keep-untils', () => {
 })
 
 describe('any interleaving from several clients', () => {
+  refusalsUnsaid()
   /** Tries one thing that may happen in a studio; what is refused leaves no trace. */
   const OPS = ['mix', 'top', 'split', 'merge', 'weigh', 'pour', 'water', 'take', 'reclaim', 'undo', 'undo'] as const
   it('conserves every lot, and books every request once', async () => {

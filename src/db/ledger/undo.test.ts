@@ -4,10 +4,12 @@ import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { endPool } from '../base/pool'
 import { buyContainer, mixBottle, takeOut } from './'
 import { undo } from '@/server/undo'
+import { refusalsUnsaid } from '../../../tests/support/refusals'
 
 afterAll(endPool)
 
 describe('undo', () => {
+  refusalsUnsaid()
   it('brings a pour back, once', async () => {
     const studio = await makeStudio()
     const teal = await studio.paint('Teal')

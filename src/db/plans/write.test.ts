@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { planInput } from '../../../tests/support/plans'
+import { refusalsUnsaid } from '../../../tests/support/refusals'
 import { makeStudio } from '../../../tests/support/studio'
 import { ofBottle } from '@/core/plan/simpleDesign'
 import { endPool } from '@/db/base/pool'
@@ -22,6 +23,7 @@ async function room() {
 const canvas = { shape: 'rectangle', lengthMm: 16 * 25.4, widthMm: 20 * 25.4, edgeMm: 20, count: 1 } as const
 
 describe('a plan', () => {
+  refusalsUnsaid()
   it('works out the cups anew on the server, and its parts sum to them', async () => {
     const { studio, a, b } = await room()
     const input = planInput([], {

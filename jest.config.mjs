@@ -1,5 +1,7 @@
+import { availableParallelism } from 'node:os'
+
 /** Unit and SQL tests: pure files anywhere under src, SQL against a real server named by FIKA_TEST_DATABASE. */
-module.exports = {
+const config = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/{src,demo,bin,tests/system}/**/*.test.{ts,tsx}'],
   moduleNameMapper: {
@@ -22,6 +24,7 @@ module.exports = {
   },
   transformIgnorePatterns: ['/node_modules/(?!(uuid|qr|culori|node-pg-migrate|glob|p-limit|yocto-queue)/)'],
   testTimeout: 30000,
-  // Jest leaves a core free for whoever watches; here nobody does.
-  maxWorkers: '100%',
+  // One more than there are cores: some wait for what other processes do.
+  maxWorkers: availableParallelism() + 1,
 }
+export default config
