@@ -70,5 +70,17 @@ const config = [
       ],
     },
   },
+  {
+    files: ['tests/e2e/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='waitForTimeout']",
+          message: 'Wait for what happens, not for the clock.',
+        },
+      ],
+    },
+  },
 ]
 export default config

@@ -68,8 +68,9 @@ test('another code is told from a label, and an empty table says nothing', async
     await phone.goto('/rack')
     await phone.getByRole('button', { name: 'Scan' }).click()
     // It sees the table, and goes on looking.
-    await expect(phone.getByLabel('What the camera sees')).toHaveJSProperty('videoWidth', 640)
-    await phone.waitForTimeout(1500)
+    const seen = phone.getByLabel('What the camera sees')
+    await expect(seen).toHaveJSProperty('videoWidth', 640)
+    await expect.poll(() => seen.evaluate((v: HTMLVideoElement) => v.currentTime)).toBeGreaterThan(1.5)
     await expect(phone.getByRole('dialog').getByRole('alert')).toHaveCount(0)
   })
 })

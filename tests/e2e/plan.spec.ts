@@ -203,11 +203,14 @@ test('gold goes between violet and white, no metal is called mud, and the order 
     .getByLabel(/^Share of /)
     .evaluateAll((all) => all.map((x) => x.getAttribute('aria-label')))
   await grip.focus()
+  // What is taken up and where it stands is told to whoever does not see it.
+  const told = page.locator('[id^="DndLiveRegion"]')
   await page.keyboard.press('Space')
-  await page.waitForTimeout(300)
+  await expect(told).toHaveText(/ would be layer 1 of 4 from the top\.$/)
   await page.keyboard.press('ArrowDown')
-  await page.waitForTimeout(300)
+  await expect(told).toHaveText(/ would be layer 2 of 4 from the top\.$/)
   await page.keyboard.press('Space')
+  await expect(told).toHaveText(/ is layer 2 of 4 from the top\.$/)
   await expect
     .poll(() => layers.getByLabel(/^Share of /).evaluateAll((all) => all.map((x) => x.getAttribute('aria-label'))))
     .toEqual([before[1], before[0], ...before.slice(2)])

@@ -53,7 +53,7 @@ export function RecipePanel({
   return (
     <section className="panel" aria-label="Recipe">
       <ScalePanel draft={draft} change={change} materials={materials} units={units} />
-      <div className="two" style={{ gap: '0 14px', gridTemplateColumns: '1fr 1fr' }}>
+      <div className="two pair">
         <label className="field">
           <span>Medium : paint</span>
           <Input
@@ -91,7 +91,7 @@ export function RecipePanel({
         {view.colour ? <Chip hex={view.colour.hex} size={44} /> : null}
       </div>
       {view.colour ? (
-        <p className="muted" style={{ marginTop: -2 }}>
+        <p className="muted flush-top">
           Mixed: {view.colour.how} ΔE00.{view.colour.next ? ` ${view.colour.next}` : ''}
         </p>
       ) : null}

@@ -34,7 +34,7 @@ export function ScalePanel({
   const byOne = draft.scaleBy === 'ingredient' || draft.scaleBy === 'left'
   return (
     <>
-      <div className="two" style={{ gap: '0 14px', gridTemplateColumns: '1fr 1fr' }}>
+      <div className="two pair">
         <label className="field tight">
           <span>Mix</span>
           <Select<ScaleBy['by']>

@@ -19,7 +19,7 @@ export function WaterMeter({ view }: { view: MixView }) {
         <b style={{ left: at(water.limit) }} />
       </div>
       {water.within ? (
-        <p className="muted" style={{ marginTop: 6, fontSize: '0.92rem' }}>
+        <p className="muted near fine">
           {water.sentence} Room for {formatMl(water.roomUl)} of water.
         </p>
       ) : (

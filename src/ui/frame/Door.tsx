@@ -70,7 +70,7 @@ export function Door({
           ]}
           className="between"
         />
-        <Form<Fields> layout="vertical" onFinish={submit} requiredMark={false} style={{ maxWidth: 420 }}>
+        <Form<Fields> layout="vertical" onFinish={submit} requiredMark={false} className="page420">
           {mode === 'up' ? (
             <>
               <Form.Item

@@ -76,7 +76,7 @@ export function Join({
               ]}
               className="between"
             />
-            <Form<Fields> layout="vertical" onFinish={submit} requiredMark={false} style={{ maxWidth: 420 }}>
+            <Form<Fields> layout="vertical" onFinish={submit} requiredMark={false} className="page420">
               {mode === 'new' ? (
                 <Form.Item name="name" label="Your name" rules={[{ required: true, message: 'Type your name.' }]}>
                   <Input size="large" autoComplete="name" maxLength={120} />

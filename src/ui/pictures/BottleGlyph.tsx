@@ -43,7 +43,7 @@ export function BottleGlyph({ look, id, height = 150 }: { look: BottleLook; id: 
   const rise = t ? 3 + 13 * (1 - Math.exp(-t / 3.2)) : 0
   const half = t ? 17 - 7 * (1 - Math.exp(-t / 4)) : 0
   return (
-    <svg viewBox="0 0 100 154" height={height} aria-hidden="true" style={{ display: 'block', margin: '0 auto' }}>
+    <svg viewBox="0 0 100 154" height={height} aria-hidden="true" className="middle">
       <clipPath id={clip}>
         <path d={inside} />
       </clipPath>

@@ -32,7 +32,7 @@ export function Cup({
     <svg
       viewBox="0 0 220 316"
       height={height}
-      style={{ maxWidth: '100%', display: 'block', margin: '0 auto' }}
+      className="middle"
       role="img"
       aria-label={`Cup: ${layers.map((l) => l.label).join(', ') || 'empty'}`}
     >

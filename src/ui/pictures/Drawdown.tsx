@@ -70,7 +70,7 @@ export function Drawdown({
 /** A plain chip of a colour with its sheen, for lists and the tray. */
 export function Chip({ hex, sheen = 'satin', size = 28 }: { hex: string | null; sheen?: string; size?: number }) {
   return (
-    <svg width={size} height={size} viewBox="0 0 28 28" aria-hidden="true" style={{ flex: 'none', display: 'block' }}>
+    <svg width={size} height={size} viewBox="0 0 28 28" aria-hidden="true" className="rigid block">
       <rect x=".5" y=".5" width="27" height="27" rx="4" fill={hex ?? '#e4e4e4'} stroke="#00000040" />
       {hex ? (
         <rect x=".5" y=".5" width="27" height="27" rx="4" fill={sheenFill(sheen)} />

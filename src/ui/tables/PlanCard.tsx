@@ -17,12 +17,12 @@ export function PlanCard({
 }) {
   const more = plan.design.surfaces.length - 1
   return (
-    <Link href={`/${to}/${plan.id}`} className="panel" style={{ height: '100%' }}>
+    <Link href={`/${to}/${plan.id}`} className="panel full">
       <SurfacePicture
         surface={plan.design.surfaces[0]!.surface}
         colours={plan.parts.filter((x) => x.use === 'cup').map((x) => ({ hex: x.hex ?? '#ddd', ul: x.ul }))}
       />
-      <b style={{ display: 'block', fontSize: '1.1rem', marginTop: 8 }}>{plan.title}</b>
+      <b className="block near said">{plan.title}</b>
       <span className="muted">
         {said}
         {more > 0 ? ` · and ${more} more ${more === 1 ? 'surface' : 'surfaces'}` : ''}

@@ -142,7 +142,7 @@ export function BatchDesk({
           </section>
         ))}
       </div>
-      <section className="panel noPrint" style={{ marginTop: 20 }} aria-label="Boxing">
+      <section className="panel noPrint below" aria-label="Boxing">
         <h2>All alike?</h2>
         {state.containers === 1 ? (
           <p className="muted">One container is alike by itself.</p>

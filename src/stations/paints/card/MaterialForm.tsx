@@ -181,7 +181,7 @@ export function MaterialForm({ kind, material, units, makers, paints }: Props) {
           {refusal?.code === 'Conflict' && material && mine ? (
             <BothVersions id={id} mine={mine} onKeep={(revision) => save(mine, revision)} />
           ) : null}
-          <div className="tools" style={{ marginTop: 16, marginBottom: 0 }}>
+          <div className="tools under flush-foot">
             <Button type="primary" size="large" htmlType="submit" loading={pending}>
               {material ? 'Save' : ADD[kind]}
             </Button>

@@ -257,7 +257,7 @@ function wetWords(wetHex: string, dry: DrawerPaint['lab']): string {
 
 function Touching({ one, two, size = 28 }: { one: string; two: string; size?: number }) {
   return (
-    <svg width={size * 1.6} height={size} viewBox="0 0 32 20" aria-hidden="true" style={{ flex: 'none' }}>
+    <svg width={size * 1.6} height={size} viewBox="0 0 32 20" aria-hidden="true" className="rigid">
       <rect width="16" height="20" fill={one} />
       <rect x="16" width="16" height="20" fill={two} />
     </svg>

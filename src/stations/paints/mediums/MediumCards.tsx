@@ -55,7 +55,7 @@ export function MediumCards({ rows, held, currency }: Props) {
         </ul>
       )}
       {thinners.length ? (
-        <table className={`sheet ${paintsStyles.panelTable}`} style={{ marginTop: 22 }}>
+        <table className={`sheet below ${paintsStyles.panelTable}`}>
           <thead>
             <tr>
               <th>Thinner</th>

@@ -1,6 +1,14 @@
 'use client'
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+} from '@dnd-kit/core'
 import {
   arrayMove,
   SortableContext,
@@ -25,6 +33,13 @@ const WAY_WORDS: Readonly<Record<WayIn, string>> = {
   high: 'from high',
   middle: 'the middle',
 }
+
+const HOW_TO_MOVE = {
+  draggable: 'The space bar takes a layer up and puts it down; arrow keys move it; Escape leaves it where it was.',
+}
+
+const nameIn = (colours: ReadonlyMap<string, DeskColour>, layer: DraftLayer | undefined): string =>
+  (layer && colourOf(colours, layer.of)?.label) ?? 'a layer left open'
 
 /** Layers as they stand in the cup, the top one first; moved by drag, by keys or by its arrows. */
 export function LayerList({
@@ -53,6 +68,21 @@ export function LayerList({
   const move = (from: number, to: number) => {
     if (from >= 0 && to >= 0 && to < cup.layers.length) change({ layers: arrayMove([...cup.layers], from, to) })
   }
+  const nameOf = (id: unknown) =>
+    nameIn(
+      colours,
+      shown.find((l) => l.id === id),
+    )
+  const placeOf = (id: unknown) => `${shown.findIndex((l) => l.id === id) + 1} of ${shown.length} from the top`
+  /** What moves, told to whoever does not see it. */
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `${nameOf(active.id)} is taken up, layer ${placeOf(active.id)}.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${nameOf(active.id)} would be layer ${placeOf(over.id)}.` : `${nameOf(active.id)} is beside the layers.`,
+    onDragEnd: ({ active, over }) =>
+      over ? `${nameOf(active.id)} is layer ${placeOf(over.id)}.` : `${nameOf(active.id)} stays where it was.`,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+  }
   return (
     <div className={styles.layers}>
       <Button data-testid="add-bottle" onClick={() => change({ layers: [...cup.layers, newLayer(newId(), null)] })}>
@@ -62,6 +92,7 @@ export function LayerList({
         id={`layers ${cup.id}`}
         sensors={sensors}
         collisionDetection={closestCenter}
+        accessibility={{ announcements, screenReaderInstructions: HOW_TO_MOVE }}
         onDragEnd={({ active, over }) => {
           const at = (id: unknown) => cup.layers.findIndex((l) => l.id === id)
           if (over && active.id !== over.id) move(at(active.id), at(over.id))
@@ -116,7 +147,7 @@ function DrawnRow({
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: layer.id })
   const colour = colourOf(colours, layer.of)
-  const name = colour?.label ?? 'a layer left open'
+  const name = nameIn(colours, layer)
   return (
     <li
       ref={setNodeRef}

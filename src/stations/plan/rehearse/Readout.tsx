@@ -79,7 +79,7 @@ export function Readout({
         <dd className="num">{formatMl(r.ranOffUl)}</dd>
         {SIDES.map((side, i) =>
           r.offUl[i]! > 500 ? (
-            <span key={side} style={{ display: 'contents' }}>
+            <span key={side} className="contents">
               <dt className="muted">over the {side}</dt>
               <dd className="num muted">{formatMl(r.offUl[i]!)}</dd>
             </span>

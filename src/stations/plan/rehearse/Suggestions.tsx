@@ -34,7 +34,7 @@ export function Suggestions({ found, onLook }: { found: readonly Suggestion[]; o
             ))}
           </svg>
           <div>
-            <p style={{ margin: 0 }}>
+            <p className="flush">
               {s.reasons.join(', ')}; leaned by {s.tiltDeg}°.
             </p>
             <Button onClick={() => onLook(s)}>Look at it</Button>

@@ -225,7 +225,7 @@ function Days({ room }: { room: Room }) {
   return (
     <section className="panel under" aria-label="Days and air">
       <h2>Days and air</h2>
-      <div className="row" style={{ flexWrap: 'wrap' }}>
+      <div className="row wrap">
         <span>Closed on</span>
         {DAYS.map((name, i) => (
           <Checkbox

@@ -110,7 +110,7 @@ export function Facts({
   return (
     <dl className="facts apart">
       {facts.map(([name, value]) => (
-        <div key={name} style={{ display: 'contents' }}>
+        <div key={name} className="contents">
           <dt>{name}</dt>
           <dd>{value}</dd>
         </div>
