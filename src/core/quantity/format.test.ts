@@ -1,4 +1,5 @@
-import { formatDrops, formatSmall, formatSmallBeside, formatSpoons, isCounted } from './format'
+import { formatDrops, formatSmall, formatSmallBeside, formatSpoons, isCounted, volumeText } from './format'
+import { parseVolumeUl } from './parse'
 
 describe('small amounts, as one measures them', () => {
   it('are drops while one counts them, else millilitres, with the other beside', () => {
@@ -30,5 +31,25 @@ describe('a scoop', () => {
     expect(formatDrops(450, 15)).toBe('30\u00a0drops')
     expect([isCounted(900, 15), isCounted(930, 15), isCounted(930)]).toEqual([true, false, true])
     expect(formatSmall(930, 15)).toBe('0.93\u00a0ml')
+  })
+})
+
+describe('a volume as one would type it', () => {
+  it('is in the unit it is round in, and read back to the microlitre', () => {
+    expect([207_000, 207_015, 59_147, 44_360, 4_250, 12_345, 100, 1].map(volumeText)).toEqual([
+      '207 ml',
+      '7 fl oz',
+      '2 fl oz',
+      '1.5 fl oz',
+      '4.25 ml',
+      '12.345 ml',
+      '0.1 ml',
+      '0.001 ml',
+    ])
+    for (let ul = 1; ul < 1_000_000; ul += 97) expect(parseVolumeUl(volumeText(ul))).toBe(ul)
+    for (let halves = 1; halves <= 256; halves++) {
+      const ul = parseVolumeUl(`${halves / 2} fl oz`)
+      expect(parseVolumeUl(volumeText(ul))).toBe(ul)
+    }
   })
 })

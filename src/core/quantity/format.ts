@@ -43,6 +43,16 @@ export function formatSpoons(ul: number): string {
   if (quarters < 1) return ''
   return `${Math.floor(quarters / 4) || ''}${QUARTERS[quarters % 4]}${NB}tsp`
 }
+/**
+ * A volume in µl as one would type it, read back as the very same: `207 ml`, and `7 fl oz` where that is a whole or a half
+ * number of fluid ounces and no round number of millilitres.
+ */
+export function volumeText(ul: number): string {
+  const halves = Math.round((2 * ul) / 1000 / ML_PER_FL_OZ)
+  const isOunces = ul % 100 !== 0 && halves > 0 && Math.round((halves / 2) * ML_PER_FL_OZ * 1000) === ul
+  return isOunces ? `${halves / 2} fl oz` : `${ul / 1000} ml`
+}
+
 /** Both systems side by side: `60 ml · 2.03 fl oz`. */
 export const formatVolume = (ul: number) => `${formatMl(ul)} · ${formatFlOz(ul)}`
 

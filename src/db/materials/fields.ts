@@ -1,6 +1,7 @@
 import { array, boolean, number, string, type AnySchema, type InferType } from 'yup'
 import { EFFECTS } from '@/core/mix/mediumEffects'
 import { THINNERS, type Thinner } from '@/core/mix/thinners'
+import { volumeText } from '@/core/quantity/format'
 import { fold } from '@/core/paint/fold'
 import { CELL_HABITS, DRY_SHINES, GRADES, SHOWS_BENEATH } from '@/core/paint/pouring'
 import { LIGHTFASTNESS, type Lightfastness } from '@/core/paint/pigments'
@@ -101,11 +102,12 @@ export const numberTyped =
 const NUMBER = { type: 'numeric', toCell: String, fromCell: share, show: orEmpty }
 
 const ml = (ul: number | null | undefined) => (ul ? `${ul / 1000} ml` : '')
+const volumeShown = (ul: number | null | undefined) => (ul ? volumeText(ul) : '')
 const VOLUME = {
   type: 'bigint',
   toCell: ml,
   fromCell: (text: string) => parseVolumeUl(text.replace(/\.$/, '')),
-  show: ml,
+  show: volumeShown,
   typed: (typed: string, units: UnitSystem) => (typed.trim() ? parseVolumeUl(typed, units) : null),
 }
 

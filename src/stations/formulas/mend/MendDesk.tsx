@@ -13,7 +13,7 @@ import { mixToHex } from '@/core/colour/mixColour'
 import { opticsOf, packOptics } from '@/core/colour/packOptics'
 import { dryOf, wetDryShift } from '@/core/colour/wetDry'
 import { sureWords } from '@/core/colour/sureWords'
-import { formatGrams, formatMl, formatSmall, isCounted, massMg } from '@/core/quantity/format'
+import { formatGrams, formatMl, formatSmall, isCounted, massMg, volumeText } from '@/core/quantity/format'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Material } from '@/db/materials/mixable'
 import type { WetDryRow } from '@/db/formulas/formulas'
@@ -71,7 +71,7 @@ export function MendDesk({
   const [tolerance, setTolerance] = useState(1)
   const [most, setMost] = useState<1 | 2 | 3>(2)
   const [room, setRoom] = useState(
-    start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : `${start.roomUl / 1000} ml`,
+    start.roomUl === null ? (units === 'us' ? '8 fl oz' : '250 ml') : volumeText(start.roomUl),
   )
   const byId = useMemo(() => new Map(paints.map((p) => [p.id, p])), [paints])
   const { paint: dropUl } = useDropSizes()

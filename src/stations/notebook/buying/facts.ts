@@ -1,3 +1,4 @@
+import { volumeText } from '@/core/quantity/format'
 import { breakEven, league } from '@/core/purchase/league'
 import { leagueEntries } from '@/db/materials/leagueEntries'
 import { allOffers, pricedMediums, pricedPaints } from '@/db/materials/prices'
@@ -44,7 +45,7 @@ export async function buyingFacts(tx: Tx, now: Date): Promise<BuyingFacts> {
   const ranked = league(entries, (e) => ({ ...e.mix, mediumPerMl: perMl }))
   // Compared among paints of late: one that nobody mixes turns nothing.
   const used = ranked.filter((r) => r.entry.paint.pacedUl > 0)
-  const named = (r: (typeof ranked)[number]) => `${r.entry.paint.name}, ${r.entry.sizeUl / 1000} ml`
+  const named = (r: (typeof ranked)[number]) => `${r.entry.paint.name}, ${volumeText(r.entry.sizeUl)}`
   return {
     currency,
     medium: medium?.name ?? null,

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { v7 as uuidv7 } from 'uuid'
 import { Invalid } from '@/core/errors'
 import { offerTotal } from '@/core/purchase/offers'
+import { volumeText } from '@/core/quantity/format'
 import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseNumber } from '@/core/quantity/number'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
@@ -35,7 +36,7 @@ export function BuyForm({
   units: UnitSystem
 }) {
   const [count, setCount] = useState('1')
-  const [size, setSize] = useState(material.containerUl ? `${material.containerUl / 1000} ml` : '')
+  const [size, setSize] = useState(material.containerUl ? volumeText(material.containerUl) : '')
   const [price, setPrice] = useState(material.priceMinor === null ? '' : (material.priceMinor / 100).toFixed(2))
   const [terms, setTerms] = useState(NO_OFFER)
   const { unreadable, attempt } = useAttempt()

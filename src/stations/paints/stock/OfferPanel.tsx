@@ -6,7 +6,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { perMl } from '@/core/purchase/cost'
 import { offerCount, offerTotal, offerWords } from '@/core/purchase/offers'
 import { offerRhythm, stockUntil } from '@/core/purchase/rhythm'
-import { formatMl } from '@/core/quantity/format'
+import { formatMl, volumeText } from '@/core/quantity/format'
 import { formatMoney, parseMoneyMinor } from '@/core/quantity/money'
 import { parseVolumeUl, type UnitSystem } from '@/core/quantity/parse'
 import { day } from '@/ui/tables/dates'
@@ -118,7 +118,7 @@ export function OfferPanel(props: Props) {
 }
 
 function OfferForm({ materialId, usualUl, now, units }: Props) {
-  const [size, setSize] = useState(usualUl ? `${usualUl / 1000} ml` : '')
+  const [size, setSize] = useState(usualUl ? volumeText(usualUl) : '')
   const [list, setList] = useState('')
   const [terms, setTerms] = useState(NO_OFFER)
   const [supplier, setSupplier] = useState('')
