@@ -462,7 +462,7 @@ const KEPT = `undiluted wAfter wAfterMixing waterContent
   looksDueAfter wetToDry amountsOfPieces sharesKept learnAmounts driedFilms traceFaults compareArms whatDiffers readAmount edgesOf amountLine
   wouldTeach`
 /** Those that only write what others have computed. */
-const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted formatMoney
+const WRITTEN = `formatDrops formatFlOz formatGrams formatMl formatSmall formatSmallBeside formatSpoons formatVolume isCounted volumeText formatMoney
   formatRatio formatSize depthText writeUp`
 /** Inner loops and what they are made of: colours, spectra and pixels, which are checked where they come in, and curves already learned. */
 const INNER = `calibrate deltaE00 layeredReflectance inScreenGamut showOnScreen mixOptics mixReflectance withoutSpecular labToLch labToSrgb xyzToLab
