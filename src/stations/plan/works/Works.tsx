@@ -66,7 +66,7 @@ export function Works({
     <>
       <div className="head">
         <h1>
-          Plan <span className="sub">how much, from which bottles, in what order, by when, for how much</span>
+          Plan <span className="sub">how much, from which bottles, by when</span>
         </h1>
         <Link className="go second" href="/plan/ideas">
           Ideas
