@@ -134,7 +134,13 @@ run(async () => {
     }
     if (wants('jest') || wants('e2e')) jobs.push(limit(prepare))
     // A build begins by throwing away what the last one left, the route types too.
-    if (wants('e2e')) jobs.push(limit(() => Promise.resolve(types).then(ensureBuild)))
+    if (wants('e2e'))
+      jobs.push(
+        limit(async () => {
+          await types
+          await ensureBuild()
+        }),
+      )
     const broken = (await Promise.allSettled(jobs)).find((job) => job.status === 'rejected')
     if (broken) throw broken.reason
     if (wants('jest')) await jest(adminEnv(cluster))

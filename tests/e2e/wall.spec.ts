@@ -15,9 +15,7 @@ import { makeStudio } from '../support/studio'
 // The last there is: what one worker has left the other takes.
 test.describe.configure({ mode: 'parallel' })
 test.use({ actionTimeout: 15_000 })
-test.afterAll(async () => {
-  await endPool()
-})
+test.afterAll(endPool)
 
 const PALETTE = ['#f2efe6', '#136a78', '#d9a441'] as const
 const NAMES = ['Snow', 'Teal', 'Gold'] as const

@@ -46,6 +46,7 @@ describe('a volume as one would type it', () => {
       '0.1 ml',
       '0.001 ml',
     ])
+    expect([null, undefined].map(volumeText)).toEqual(['', ''])
     for (let ul = 1; ul < 1_000_000; ul += 97) expect(parseVolumeUl(volumeText(ul))).toBe(ul)
     for (let halves = 1; halves <= 256; halves++) {
       const ul = parseVolumeUl(`${halves / 2} fl oz`)

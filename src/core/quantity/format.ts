@@ -45,9 +45,10 @@ export function formatSpoons(ul: number): string {
 }
 /**
  * A volume in µl as one would type it, read back as the very same: `207 ml`, and `7 fl oz` where that is a whole or a half
- * number of fluid ounces and no round number of millilitres.
+ * number of fluid ounces and no round number of millilitres; nothing where none is known.
  */
-export function volumeText(ul: number): string {
+export function volumeText(ul: number | null | undefined): string {
+  if (ul === null || ul === undefined) return ''
   const halves = Math.round((2 * ul) / 1000 / ML_PER_FL_OZ)
   const isOunces = ul % 100 !== 0 && halves > 0 && Math.round((halves / 2) * ML_PER_FL_OZ * 1000) === ul
   return isOunces ? `${halves / 2} fl oz` : `${ul / 1000} ml`

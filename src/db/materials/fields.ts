@@ -102,12 +102,11 @@ export const numberTyped =
 const NUMBER = { type: 'numeric', toCell: String, fromCell: share, show: orEmpty }
 
 const ml = (ul: number | null | undefined) => (ul ? `${ul / 1000} ml` : '')
-const volumeShown = (ul: number | null | undefined) => (ul ? volumeText(ul) : '')
 const VOLUME = {
   type: 'bigint',
   toCell: ml,
   fromCell: (text: string) => parseVolumeUl(text.replace(/\.$/, '')),
-  show: volumeShown,
+  show: volumeText,
   typed: (typed: string, units: UnitSystem) => (typed.trim() ? parseVolumeUl(typed, units) : null),
 }
 

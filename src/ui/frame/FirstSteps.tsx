@@ -1,4 +1,4 @@
-import { Link } from '@/ui/frame/Link'
+import { Link } from './Link'
 import type { FirstRun } from '@/db/people/firstRun'
 import styles from './frame.module.css'
 

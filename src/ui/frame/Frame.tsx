@@ -1,6 +1,6 @@
 'use client'
 
-import { Link } from '@/ui/frame/Link'
+import { Link } from './Link'
 import { usePathname, useRouter } from 'next/navigation'
 import { Modal } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'

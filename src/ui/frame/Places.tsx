@@ -1,4 +1,4 @@
-import { Link } from '@/ui/frame/Link'
+import { Link } from './Link'
 
 /** The parts of a station, the one that is shown marked. */
 export function Places({

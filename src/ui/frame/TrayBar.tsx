@@ -1,6 +1,6 @@
 'use client'
 
-import { Link } from '@/ui/frame/Link'
+import { Link } from './Link'
 import { useEffect } from 'react'
 import { Chip } from '@/ui/pictures/Drawdown'
 import { clearTray, drawMarks, openTray, toggleOnTray, useTray } from './tray'

@@ -36,7 +36,7 @@ export function BuyForm({
   units: UnitSystem
 }) {
   const [count, setCount] = useState('1')
-  const [size, setSize] = useState(material.containerUl ? volumeText(material.containerUl) : '')
+  const [size, setSize] = useState(volumeText(material.containerUl))
   const [price, setPrice] = useState(material.priceMinor === null ? '' : (material.priceMinor / 100).toFixed(2))
   const [terms, setTerms] = useState(NO_OFFER)
   const { unreadable, attempt } = useAttempt()

@@ -118,7 +118,7 @@ export function OfferPanel(props: Props) {
 }
 
 function OfferForm({ materialId, usualUl, now, units }: Props) {
-  const [size, setSize] = useState(usualUl ? volumeText(usualUl) : '')
+  const [size, setSize] = useState(volumeText(usualUl))
   const [list, setList] = useState('')
   const [terms, setTerms] = useState(NO_OFFER)
   const [supplier, setSupplier] = useState('')

@@ -85,7 +85,6 @@ const text = (n: number) => String(Number(n.toFixed(4)))
 const side = (mm: number, us: boolean) => text(us ? mm / MM_PER_INCH : mm / 10)
 const lengthText = (mm: number, us: boolean) => `${side(mm, us)} ${us ? 'in' : 'cm'}`
 const sizeText = (l: number, w: number, us: boolean) => `${side(l, us)} x ${lengthText(w, us)}`
-const typedText = (ul: number | null) => (ul === null ? '' : volumeText(ul))
 const moneyText = (minor: number) => (minor ? (minor / 100).toFixed(2) : '')
 
 /** The size a shape begins with where nobody typed one. */
@@ -269,18 +268,18 @@ export function draftOf(plan: Opened, us: boolean): Draft {
     afterPieceId: plan.afterPieceId,
     school: d.school.kind,
     ...(d.school.kind === 'film' ? { wet: text(d.school.wetMm), runOff: text(d.school.runOffShare * 100) } : {}),
-    ...(d.school.kind === 'own' ? { own: typedText(d.school.ul) } : {}),
+    ...(d.school.kind === 'own' ? { own: volumeText(d.school.ul) } : {}),
     ...(d.school.kind === 'learned' ? { factor: String(d.school.factor) } : {}),
     rounding: d.rounding,
     surfaces: d.surfaces.map((s) => draftSurface(s, us)),
     cups: d.cups.map((c) => ({
       ...c,
-      size: typedText(c.sizeUl),
+      size: volumeText(c.sizeUl),
       copies: String(c.copies),
-      amount: typedText(c.ul),
-      layers: c.layers.map((l) => ({ ...l, share: l.share === null ? '' : String(l.share), amount: typedText(l.ul) })),
+      amount: volumeText(c.ul),
+      layers: c.layers.map((l) => ({ ...l, share: l.share === null ? '' : String(l.share), amount: volumeText(l.ul) })),
     })),
-    coats: d.coats.map((c) => ({ ...c, share: text(c.share * 100), wet: text(c.wetMm), amount: typedText(c.ul) })),
+    coats: d.coats.map((c) => ({ ...c, share: text(c.share * 100), wet: text(c.wetMm), amount: volumeText(c.ul) })),
     look: d.look,
     finish: d.finish,
     accents: d.accents,
