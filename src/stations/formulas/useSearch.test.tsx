@@ -63,6 +63,12 @@ describe('a search in the colour worker', () => {
     await begin()
     expect(view().trouble).toBeUndefined()
   })
+  it('a search that breaks is said in one sentence, and the bar goes', async () => {
+    const { hook, view } = open()
+    await act(() => hook.result.current.search(() => Promise.reject(new TypeError('x is undefined'))))
+    expect(view().progress).toBeUndefined()
+    expect(view().trouble).toMatch(/stopped by a fault.*try again/)
+  })
   it('called off it is over at once, tells the worker, and keeps what was found before', async () => {
     const { view, begin, settle } = open()
     await begin()

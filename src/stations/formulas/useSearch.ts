@@ -4,6 +4,10 @@ import { proxy, wrap, type Remote } from 'comlink'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { Answered, ColourWorker } from '@/workers/colour'
 
+/** What is said where the search itself failed: not the maker's fault, and nothing is lost. */
+const BROKEN =
+  'The search stopped by a fault of Fika’s own. What you chose is still here: change one paint and try again.'
+
 /** A search in the colour worker: how far it is, what it found, and a way to call it off. */
 export function useSearch<T>() {
   const worker = useRef<{ remote: Remote<ColourWorker>; end: () => void }>(undefined)
@@ -30,7 +34,7 @@ export function useSearch<T>() {
         proxy((share: number) => {
           if (!over) setProgress(share)
         }),
-      )
+      ).catch((): Answered<T> => ({ ok: false, message: BROKEN }))
       over = true
       performance.measure('colour search', { start })
       // Called off: whoever called it off says what comes next.

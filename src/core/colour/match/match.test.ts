@@ -162,12 +162,49 @@ describe('what one may ask of a match', () => {
       }
     }
   })
-  it('four paints come at least as near as three', () => {
-    for (let i = 0; i < 5; i++) {
+  it.each([60, 120])('three or four musts among %i paints are all in what is found', (count) => {
+    const next = random(41)
+    const paints = [WHITE, BLACK, ...inventPigments(count - 2, next)].map((p) => p.optics)
+    for (const musts of [
+      [3, 50, 17],
+      [59, 3, 8, 21],
+    ]) {
+      const { exact, whole } = match(target, paints, { most: 4, musts })
+      expect(exact[0]!.set).toEqual(expect.arrayContaining(musts))
+      expect(whole[0]!.set).toEqual(expect.arrayContaining(musts))
+    }
+  })
+  it('allowing one paint more is never worse, whatever must be in it', () => {
+    const next = random(77)
+    for (const [paints, times] of [
+      [few, drawn(2, 8)],
+      [sixty, drawn(1, 4)],
+    ] as const) {
+      for (let i = 0; i < times; i++) {
+        const t = reflectanceFromHex(srgbToHex([next(), next(), next()]))
+        for (const musts of [[], [4], [2, 3, 5]]) {
+          let [exact, whole] = [Infinity, Infinity]
+          for (const most of ([1, 2, 3, 4] as const).filter((n) => n >= musts.length)) {
+            const found = match(t, paints, { most, musts })
+            expect(found.exact[0]!.deltaE).toBeLessThanOrEqual(exact)
+            expect(found.whole[0]!.deltaE).toBeLessThanOrEqual(whole)
+            ;[exact, whole] = [found.exact[0]!.deltaE, found.whole[0]!.deltaE]
+          }
+        }
+      }
+    }
+  })
+  it('with two musts, four of eight paints come as near as the best of every set there is', () => {
+    const next = random(78)
+    for (let i = 0; i < drawn(2, 8); i++) {
       const t = reflectanceFromHex(srgbToHex([next(), next(), next()]))
-      expect(match(t, few, { most: 4 }).exact[0]!.deltaE).toBeLessThanOrEqual(
-        match(t, few, { most: 3 }).exact[0]!.deltaE + 1e-3,
+      const all = few.flatMap((_, c) =>
+        few.flatMap((_, d) =>
+          c < d && c > 1 ? [match(t, [few[0]!, few[1]!, few[c]!, few[d]!], { most: 4, musts: [0, 1] })] : [],
+        ),
       )
+      const best = Math.min(...all.map((f) => f.exact[0]!.deltaE))
+      expect(match(t, few, { most: 4, musts: [0, 1] }).exact[0]!.deltaE).toBeLessThanOrEqual(best + 0.05)
     }
   })
   it('larger parts come nearer', () => {
@@ -179,6 +216,8 @@ describe('what one may ask of a match', () => {
   it('refuses what cannot be asked', () => {
     expect(() => match(target, [], { most: 2 })).toThrow('There is no paint to match with')
     expect(() => match(target, few, { most: 2, musts: [0, 1, 2] })).toThrow('3 paints must be in it and at most 2 may')
+    for (const gone of [-1, few.length, 0.5, NaN])
+      expect(() => match(target, few, { most: 2, musts: [gone] })).toThrow('not among those allowed')
     for (const largestPart of [1e18, 101, 0, -3, 2.5, NaN, Infinity])
       expect(() => match(target, few, { most: 2, largestPart })).toThrow('Parts go from 1 to 100')
   })

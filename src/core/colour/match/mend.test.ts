@@ -162,6 +162,27 @@ describe('mending a cup', () => {
     expect(result.ways.length).toBeGreaterThan(0)
     for (const way of result.ways) expect(way.deltaE).toBeLessThan(result.now)
   })
+  it('may add one paint more and is never worse for it: no more volume where it is reached, no further off where not', () => {
+    const next = random(88)
+    for (let i = 0; i < drawn(2, 12); i++) {
+      const paints = [WHITE, BLACK, ...inventPigments(58, next)].map((p) => p.optics)
+      const cup = someMix(paints, next)
+      const wanted = mixReflectance([cup, someMix(paints, next)], [1, 0.2])
+      let [volume, off] = [Infinity, Infinity]
+      for (const most of [1, 2, 3] as const) {
+        const found = mend(wanted, cup, paints, { most, tolerance: 1, cupUl: 60_000, roomUl: 30_000, dropUl: 50 })
+        const [first] = found.ways
+        if (volume < Infinity) expect(found.reached).toBe(true)
+        if (found.reached) {
+          expect(first?.addedUl ?? 0).toBeLessThanOrEqual(volume)
+          volume = first?.addedUl ?? 0
+        } else {
+          expect(first?.deltaE ?? found.now).toBeLessThanOrEqual(off)
+          off = first?.deltaE ?? found.now
+        }
+      }
+    }
+  })
   it('refuses an empty cup and an empty shelf', () => {
     const target = reflectanceFromHex('#808080')
     expect(() => mend(target, few[0]!, few, { ...wish, cupUl: 0 })).toThrow('The cup is empty')

@@ -2,10 +2,10 @@ import { Invalid } from '../../errors'
 import { deltaE00 } from '../deltaE00'
 import { ratioOf, type Optics } from '../kubelkaMunk'
 import type { Reflectance } from '../reflectance'
-import { aimOf } from './match'
+import { aimOf, within } from './match'
 import { labOfSet, paletteOf, type Palette } from './palette'
 import { polish, refine, type Aim, type Refined } from './refine'
-import { pullsAt, screen } from './screen'
+import { pullsAt, screen, type SetSize } from './screen'
 
 export interface MendWish {
   /** Most paints to add; 1–3. */
@@ -65,56 +65,77 @@ export function* mendSteps(
   const palette = paletteOf([cup, ...paints])
   const now = deltaE00(labOfSet(palette, [0], [1]), aim.lab)
   if (now <= wish.tolerance) return { now, reached: true, ways: [] }
+  const cups: Cup = { target, palette, aim, now, wish, drops: new Drops(palette, aim, wish) }
+  const ways: Mend[] = []
+  for (let size = 1; size <= wish.most; size++)
+    ways.push(...(yield* within(waysOf(cups, size), (size - 1) / wish.most, 1 / wish.most)))
+  const reached = shortest(cups, ways)
+  return { now, reached: reached.length > 0, ways: (reached.length ? reached : nearest(cups, ways)).slice(0, SHOWN) }
+}
+
+/** A cup that is mended. */
+interface Cup {
+  readonly target: Reflectance
+  /** The cup first, then the paints. */
+  readonly palette: Palette
+  readonly aim: Aim
+  /** ΔE00 of it as it is. */
+  readonly now: number
+  readonly wish: MendWish
+  readonly drops: Drops
+}
+
+const shortest = ({ wish }: Cup, ways: readonly Mend[]) =>
+  unlike(ways.filter((w) => w.deltaE <= wish.tolerance).sort((a, b) => a.addedUl - b.addedUl))
+const nearest = ({ now }: Cup, ways: readonly Mend[]) =>
+  unlike(ways.filter((w) => w.deltaE < now).sort((a, b) => a.deltaE - b.deltaE))
+
+/**
+ * Ways to mend a cup with so many paints, by themselves: whatever more is allowed, these are looked for alike.
+ * @param size how many paints are added, 1–3
+ */
+function* waysOf(cup: Cup, size: number): Generator<number, Mend[]> {
+  const { palette, aim, wish, drops } = cup
   const room = wish.roomUl / wish.cupUl
-  const search = screen(pullsAt(target, palette), palette.count, {
-    most: (wish.most + 1) as 2 | 3 | 4,
+  const screened = screen(pullsAt(cup.target, palette), palette.count, {
+    size: (size + 1) as SetSize,
     musts: [0],
     keep: KEEP,
   })
-  let step = search.next()
-  while (!step.done) {
-    yield 0.4 * step.value
-    step = search.next()
-  }
+  const starts = yield* within(screened, 0, 0.4)
   const found: Refined[] = []
-  for (const [i, start] of step.value.entries()) {
-    if (start.set.length < 2) continue
+  for (const [i, start] of starts.entries()) {
     // The cup comes first in every set, and its amount is the unit: it stays, whatever room there is for the rest.
     const most = Math.max(room, 1e-3)
     const relative = start.amounts.map((v, j) => (j === 0 ? 1 : Math.min(v / start.amounts[0]!, most)))
     const exact = refine(palette, aim, start.set, relative, 14, 1)
-    found.push(exact.deltaE > wish.tolerance || added(exact.amounts) > room ? within(palette, aim, exact, room) : exact)
-    if (i % 24 === 23) yield 0.4 + (0.2 * i) / step.value.length
+    found.push(exact.deltaE > wish.tolerance || added(exact.amounts) > room ? fitted(palette, aim, exact, room) : exact)
+    if (i % 24 === 23) yield 0.4 + (0.2 * i) / starts.length
   }
   found.sort((a, b) => a.deltaE - b.deltaE)
-  const drops = new Drops(palette, aim, wish)
   const ways: Mend[] = []
   for (const [i, start] of found.slice(0, WORKED_OUT).entries()) {
-    const nearest = within(
+    const near = fitted(
       palette,
       aim,
       start.deltaE > 0.5 * wish.tolerance ? polish(palette, aim, start, 1) : start,
       room,
     )
-    const least = nearest.deltaE <= wish.tolerance ? leastVolume(palette, aim, nearest, wish.tolerance) : nearest
+    const least = near.deltaE <= wish.tolerance ? leastVolume(palette, aim, near, wish.tolerance) : near
     ways.push(...drops.about(least, ROUNDED))
     if (i % 8 === 7) yield 0.6 + (0.1 * i) / WORKED_OUT
   }
-  const sets = new Map(found.map((f) => [f.set.join(), f.set]))
-  for (const [i, set] of [...sets.values()].slice(0, COUNTED_OUT).entries()) {
-    if (set.length <= 3) ways.push(...drops.countedOut(set))
-    if (i % 8 === 7) yield 0.7 + (0.2 * i) / COUNTED_OUT
-  }
-  const good = () => unlike(ways.filter((w) => w.deltaE <= wish.tolerance).sort((a, b) => a.addedUl - b.addedUl))
-  const near = () => unlike(ways.filter((w) => w.deltaE < now).sort((a, b) => a.deltaE - b.deltaE))
-  const best = [...good(), ...near()].slice(0, SHOWN)
-  for (const way of best) {
+  if (size < 3)
+    for (const [i, { set }] of found.slice(0, COUNTED_OUT).entries()) {
+      ways.push(...drops.countedOut(set))
+      if (i % 8 === 7) yield 0.7 + (0.2 * i) / COUNTED_OUT
+    }
+  for (const way of [...shortest(cup, ways), ...nearest(cup, ways)].slice(0, SHOWN)) {
     ways.push(...drops.about(drops.exactly(way), LOOKED_ROUND))
     ways.push(...drops.about(settled(palette, aim, drops.exactly(way), room), ROUNDED))
   }
   yield 1
-  const reached = good()
-  return { now, reached: reached.length > 0, ways: (reached.length ? reached : near()).slice(0, SHOWN) }
+  return ways
 }
 
 const added = (amounts: ArrayLike<number>) => {
@@ -126,7 +147,7 @@ const deltaEOf = (palette: Palette, aim: Aim, set: readonly number[], amounts: A
   deltaE00(labOfSet(palette, set, amounts), aim.lab)
 
 /** The same additions no larger than the room: where they are, the nearest along the way that fits. */
-function within(palette: Palette, aim: Aim, r: Refined, room: number): Refined {
+function fitted(palette: Palette, aim: Aim, r: Refined, room: number): Refined {
   const volume = added(r.amounts)
   if (volume <= room) return r
   const cut = r.amounts.map((v, j) => (j === 0 ? v : (v * room) / volume))

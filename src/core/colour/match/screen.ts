@@ -196,62 +196,120 @@ function startOf(set: readonly number[], shares: Float64Array, weights: Float64A
 }
 
 export interface Screening {
-  readonly most: 1 | 2 | 3 | 4
-  /** Paints that have to be in it, by index. */
+  /** How many paints a set has. */
+  readonly size: SetSize
+  /** Paints that have to be in it, by index; at most `size`. */
   readonly musts: readonly number[]
-  /** How many sets of each size to keep. */
+  /** How many sets to keep. */
   readonly keep: number
 }
 
+/** How many paints a set may have. */
+export type SetSize = 1 | 2 | 3 | 4
+
 /**
- * The sets of paints most likely to reach the target. Up to three paints: all sets. Four: the best `keep` sets of
- * three, each with every fourth. Yields after each slice of work, with the share done.
+ * The sets of one size most likely to reach the target, each of which holds the musts. Up to three paints: all sets.
+ * Four: all where two or more are given; else the best `keep` sets of three, each with every fourth. Yields after each
+ * slice of work, with the share done.
  */
-export function* screen(pulls: Pulls, count: number, { most, musts, keep }: Screening): Generator<number, Start[]> {
+export function* screen(pulls: Pulls, count: number, { size, musts, keep }: Screening): Generator<number, Start[]> {
+  if (count < size) return []
   const { points, weights } = pulls
   const geometry = geometryOf(pulls, count)
   const { dot, edge } = geometry
-  const [one, two, three, four] = [new Best(keep), new Best(keep), new Best(2 * keep), new Best(keep)]
-  const holds = (set: readonly number[]) => musts.every((m) => set.includes(m))
   const at = new Float64Array(4)
-  for (let a = 0; a < count; a++) {
-    at[0] = 1
-    const aa = dot[a * count + a]!
-    if (holds([a])) one.add(startOf([a], at, weights, aa))
-    for (let b = a + 1; b < count && most > 1; b++) {
-      const d2 = edge[a * count + b]!
-      if (two.takes(d2) && holds([a, b])) {
-        at[1] = along(aa, dot[a * count + b]!, dot[b * count + b]!)
+  const best = new Best(size === 3 ? 2 * keep : keep)
+
+  function* upToThree(size: 1 | 2 | 3, musts: readonly number[], best: Best): Generator<number, void> {
+    let n = 0
+    for (const set of setsHolding(musts, size, count)) {
+      const [a, b, c] = set as [number, number, number]
+      if (size === 1) {
+        at[0] = 1
+        best.add(startOf([a], at, weights, dot[a * count + a]!))
+      } else if (size === 2) {
+        at[1] = along(dot[a * count + a]!, dot[a * count + b]!, dot[b * count + b]!)
         at[0] = 1 - at[1]
-        two.add(startOf([a, b], at, weights, d2))
-      }
-      for (let c = b + 1; c < count && most > 2; c++) {
+        if (best.takes(edge[a * count + b]!)) best.add(startOf([a, b], at, weights, edge[a * count + b]!))
+      } else {
         const d3 = triangle(geometry, a, b, c, at)
-        if (three.takes(d3) && (musts.length === 0 || most === 4 || holds([a, b, c])))
-          three.add(startOf([a, b, c], at, weights, d3))
+        if (best.takes(d3)) best.add(startOf([a, b, c], at, weights, d3))
       }
+      if (++n % SLICE === 0) yield Math.min(1, n / setCount(count - musts.length, size - musts.length))
     }
-    if (a % 4 === 3) yield a / count
   }
-  const triples = three.all()
-  if (most === 4) {
+
+  /** Four of them: those with the target inside before those near it. */
+  function four(set: readonly number[]): void {
+    const distance = tetrahedron(points, geometry, set, at)
+    // Many sets hold the target inside: those with no paint at next to nothing come first.
+    const thin = distance === 0 ? max(0, 0.08 - min(at[0]!, at[1]!, at[2]!, at[3]!)) : 0
+    const d4 = distance + thin * thin
+    if (best.takes(d4)) best.add(startOf(set, at, weights, d4))
+  }
+
+  if (size < 4) yield* upToThree(size as 1 | 2 | 3, musts, best)
+  else if (musts.length > 1) {
+    let n = 0
+    for (const set of setsHolding(musts, 4, count)) {
+      four([...set])
+      if (++n % SLICE === 0) yield Math.min(1, n / setCount(count - musts.length, 4 - musts.length))
+    }
+  } else {
+    // Grown from sets of three: those that hold the must, with every fourth, and the best of all, with the must.
+    const seeds = new Best(keep)
+    yield* upToThree(3, musts, seeds)
+    const others = new Best(keep)
+    if (musts.length) yield* upToThree(3, [], others)
     const seen = new Set<string>()
-    for (const [n, { set }] of triples.slice(0, keep).entries()) {
-      for (let d = 0; d < count; d++) {
-        if (set.includes(d)) continue
-        const wider = [...set, d].sort((x, y) => x - y)
-        const distance = tetrahedron(points, geometry, wider, at)
-        // Many sets hold the target inside: those with no paint at next to nothing come first.
-        const thin = distance === 0 ? max(0, 0.08 - min(at[0]!, at[1]!, at[2]!, at[3]!)) : 0
-        const d4 = distance + thin * thin
-        if (!four.takes(d4) || !holds(wider)) continue
-        const key = wider.join()
-        if (seen.has(key)) continue
-        seen.add(key)
-        four.add(startOf(wider, at, weights, d4))
-      }
+    const grown = (set: readonly number[], d: number) => {
+      if (set.includes(d)) return
+      const wider = [...set, d].sort((x, y) => x - y)
+      const key = wider.join()
+      if (seen.has(key)) return
+      seen.add(key)
+      four(wider)
+    }
+    for (const [n, { set }] of seeds.all().entries()) {
+      for (let d = 0; d < count; d++) grown(set, d)
       if (n % 16 === 15) yield 1
     }
+    for (const { set } of others.all()) grown(set, musts[0]!)
   }
-  return [...one.all(), ...two.all(), ...triples, ...four.all()].filter((s) => holds(s.set))
+  return best.all()
+}
+
+/** Sets looked at between two chances to stop. */
+const SLICE = 2_000
+
+/** How many sets of `size` there are of `count`. */
+function setCount(count: number, size: number): number {
+  let n = 1
+  for (let i = 0; i < size; i++) n = (n * (count - i)) / (i + 1)
+  return Math.max(1, n)
+}
+
+/**
+ * Every set of one size that holds the musts, by index, ascending. The same array each time: copy what is kept.
+ * @param count how many there are to choose from
+ */
+export function* setsHolding(musts: readonly number[], size: number, count: number): Generator<readonly number[]> {
+  const free: number[] = []
+  for (let i = 0; i < count; i++) if (!musts.includes(i)) free.push(i)
+  const more = size - musts.length
+  if (more < 0 || more > free.length) return
+  const chosen = Array.from({ length: more }, (_, i) => i)
+  const set = new Array<number>(size)
+  for (;;) {
+    for (let i = 0; i < more; i++) set[i] = free[chosen[i]!]!
+    for (let i = 0; i < musts.length; i++) set[more + i] = musts[i]!
+    if (musts.length) set.sort((a, b) => a - b)
+    yield set
+    // Counts up like the figures of a number.
+    let at = more - 1
+    while (at >= 0 && chosen[at] === free.length - more + at) at -= 1
+    if (at < 0) return
+    chosen[at]! += 1
+    for (let i = at + 1; i < more; i++) chosen[i] = chosen[i - 1]! + 1
+  }
 }
