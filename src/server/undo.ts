@@ -1,35 +1,24 @@
 import type { Tx } from '@/db/base/withStudio'
-import {
-  finishUndone,
-  notWhileBack,
-  mergeUndone,
-  topUpUndone,
-  undoMovement,
-  useUndone,
-  waterUndone,
-  weighInUndone,
-  type Booked,
-  type Followers,
-} from '@/db/ledger'
+import { finishUndone, notWhileBack, undoMovement, useUndone, type Booked, type Followers } from '@/db/ledger'
 import { pourUndone, setRejoined } from '@/db/pieces/pour'
 import { runReopened } from '@/db/runs/write'
 import { surfacesReturned } from '@/db/surfaces/write'
 
-/** For every kind of movement, what its undo takes along beside the ledger. */
+/** For every kind of movement, what its undo takes along beside the ledger and the bottles it changed. */
 const FOLLOWERS: Followers = {
   purchase: [],
   mix: [useUndone],
-  'top-up': [useUndone, topUpUndone],
+  'top-up': [useUndone],
   pour: [notWhileBack, pourUndone, runReopened, surfacesReturned],
   'take-out': [notWhileBack],
   discard: [],
-  'weigh-in': [weighInUndone],
+  'weigh-in': [],
   finish: [finishUndone],
-  water: [waterUndone],
+  water: [],
   split: [],
-  merge: [mergeUndone],
+  merge: [],
   reclaim: [],
-  'pour-back': [topUpUndone],
+  'pour-back': [],
   'run-off': [],
   'set-split': [setRejoined],
 }

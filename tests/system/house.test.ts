@@ -121,6 +121,7 @@ const LISTS: Readonly<Record<string, readonly string[]>> = {
   'pair_note.verdict': PAIR_VERDICTS,
   'vessel.kind': VESSEL_KINDS,
   'movement.kind': MOVEMENT_KINDS,
+  'movement.loss': LOSSES,
   'level_reading.how': READING_WAYS,
   'mixing.kind': MIXING_KINDS,
   'dropper.drip': DRIPS,

@@ -5,23 +5,45 @@ export type SinkKind = (typeof SINK_KINDS)[number]
 /** Everything paint can be in; a test holds the database's own list to it. @public */
 export const VESSEL_KINDS = ['container', 'bottle', 'pour', 'jar', ...SINK_KINDS] as const
 
-/** Everything that can happen to paint. */
-export const MOVEMENT_KINDS = [
-  'purchase',
-  'mix',
-  'top-up',
-  'pour',
-  'take-out',
-  'discard',
-  'weigh-in',
-  'finish',
-  'undo',
-  'water',
-  'split',
-  'merge',
-  'reclaim',
-  'pour-back',
-  'run-off',
-  'set-split',
-] as const
-export type MovementKind = (typeof MOVEMENT_KINDS)[number]
+/**
+ * What a movement makes of what is in vessels: `makes` new ones, adds `into` those it goes to, or changes what lies `in`
+ * one where it stands; null where whatever leaves is of the mean composition, so that nothing but amounts change.
+ */
+type Alters = 'makes' | 'into' | 'in' | null
+
+/** What is said and done of a kind of movement; screens and the ledger read it from here. */
+interface Move {
+  /** As a journal says it. */
+  readonly word: string
+  readonly alters: Alters
+  /** Whether how long the mix keeps follows from what is in it afterwards. */
+  readonly keeps?: true
+  /** What comes from nowhere by it was bought or taken from uncounted supply; otherwise it was found by measuring. */
+  readonly bringsIn?: true
+}
+
+/** Everything that can happen to paint. A kind of movement is a line here, and what its undo takes along beside the ledger. */
+export const MOVES = {
+  purchase: { word: 'Bought', alters: null, bringsIn: true },
+  mix: { word: 'Mixed', alters: 'makes', keeps: true, bringsIn: true },
+  'top-up': { word: 'Topped up', alters: 'into', keeps: true, bringsIn: true },
+  pour: { word: 'Poured', alters: null },
+  'take-out': { word: 'Taken out', alters: null },
+  discard: { word: 'Thrown away', alters: null },
+  'weigh-in': { word: 'Weighed in', alters: 'in' },
+  finish: { word: 'Finished', alters: null },
+  undo: { word: 'Undone', alters: null },
+  water: { word: 'Watered', alters: 'into', keeps: true, bringsIn: true },
+  split: { word: 'Split', alters: 'makes' },
+  merge: { word: 'Poured together', alters: 'into' },
+  reclaim: { word: 'Run-off kept', alters: 'into' },
+  'pour-back': { word: 'Poured back', alters: 'into' },
+  'run-off': { word: 'Run-off to waste', alters: null },
+  'set-split': { word: 'Set told apart', alters: null },
+} as const satisfies Readonly<Record<string, Move>>
+export type MovementKind = keyof typeof MOVES
+export const MOVEMENT_KINDS = Object.keys(MOVES) as MovementKind[]
+/** @see Move */
+export const moveOf = (kind: MovementKind): Move => MOVES[kind]
+/** Kinds by which paint comes in, see `Move`. */
+export const BRINGING_IN = MOVEMENT_KINDS.filter((k) => moveOf(k).bringsIn)

@@ -3,16 +3,17 @@ import { newsAddress, poolInUse } from './pool'
 
 /**
  * What a device may show of a studio that another device has changed: the rack, a stocktake, or one mix in the making.
- * A session is told of when it has ended; its own lines end with it, and nobody else hears of it.
+ * A session is told of when it has ended; its own lines end with it, and nobody else hears of it. `everything`: what was
+ * said was not heard, so anything may have changed.
  */
 export type Topic =
-  'rack' | 'stocktake' | 'people' | `mixing ${string}` | 'runs' | `run ${string}` | `session ${string}`
+  'everything' | 'rack' | 'stocktake' | 'people' | `mixing ${string}` | 'runs' | `run ${string}` | `session ${string}`
 
 /** Changes within this time go out as one notice, ms; and notices are at least so far apart, however much happens. */
 const GATHER_MS = 30
 const APART_MS = 200
 const CHANNEL = 'fika_change'
-/** A notice holds 8,000 bytes; topics beyond this many are not named one by one. */
+/** A notice holds 8,000 bytes; more topics than this are not named one by one. */
 const MOST_TOPICS = 40
 
 const shared = globalThis as {
@@ -42,7 +43,7 @@ function flush(): void {
   const waiting = shared.fikaWaiting ?? new Map<string, Set<Topic>>()
   shared.fikaWaiting = new Map()
   const payloads = [...waiting].map(([studio, topics]) =>
-    JSON.stringify({ studio, topics: [...topics].slice(0, MOST_TOPICS) }),
+    JSON.stringify({ studio, topics: topics.size > MOST_TOPICS ? ['everything'] : [...topics] }),
   )
   poolInUse()
     ?.query('select pg_notify($1, p) from unnest($2::text[]) as p', [CHANNEL, payloads])
@@ -100,7 +101,7 @@ class Hub {
       await client.connect()
       await client.query(`listen ${CHANNEL}`)
       // What was said while nobody heard it: everyone looks anew.
-      for (const of of this.listeners.values()) of.forEach((tell) => tell(['rack', 'stocktake']))
+      for (const of of this.listeners.values()) of.forEach((tell) => tell(['everything']))
     } catch {
       lost()
     }

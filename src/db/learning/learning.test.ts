@@ -4,7 +4,7 @@ import { factorsOf } from '@/core/learning/factors'
 import { SHIPPED } from '@/core/technique/techniques'
 import { endPool } from '@/db/base/pool'
 import { noteReading } from '@/db/bottles/readings'
-import { discard, takeOut } from '@/db/ledger'
+import { discard, finishContainer, takeOut, weighInBottle } from '@/db/ledger'
 import { pourPlan } from '@/db/pieces/pour'
 import { noteLook } from '@/db/pieces/write'
 import { savePlan } from '@/db/plans/write'
@@ -180,6 +180,28 @@ describe('where the paint goes', () => {
     expect(before.places['in stock']).toBe(300_000)
     await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: thrown.movementId }))
     expect((await check()).places['thrown away']).toBeUndefined()
+  })
+  it('tells what was spilled from what stuck to walls, and what stays in an empty tube from what is in stock', async () => {
+    const studio = await makeStudio()
+    const teal = await studio.paint('Teal')
+    const tube = await studio.container(teal, 60_000)
+    const bottle = await studio.bottle('B', [{ materialId: teal, ul: 40_000 }])
+    const weigh = (ul: number, named: 'spilled' | 'residue') =>
+      studio.run((tx) =>
+        weighInBottle(tx, { requestId: uuidv7(), vesselId: bottle, grossMg: ul * 1.2, tareMg: 0, named }),
+      )
+    const spilled = await weigh(35_000, 'spilled')
+    const spill = await studio.run(paintGoes)
+    expect(spill[0]!.places).toEqual({ 'in stock': 20_000, 'in bottles': 35_000, spilled: 5_000 })
+    await studio.run((tx) => undo(tx, { requestId: uuidv7(), movementId: spilled.movementId }))
+    await weigh(38_000, 'residue')
+    await studio.run((tx) => finishContainer(tx, { requestId: uuidv7(), vesselId: tube.vesselId, residueUl: 3_000 }))
+    expect((await studio.run(paintGoes))[0]!.places).toEqual({
+      'left in empty containers': 3_000,
+      'taken out': 17_000,
+      'in bottles': 38_000,
+      'stuck to walls': 2_000,
+    })
   })
   it('tells what was bought from what a pour found beyond the books', async () => {
     const { studio, one, black } = await poured(1)

@@ -1,4 +1,5 @@
 import type { MaterialKind } from '@/core/paint/properties'
+import { BRINGING_IN } from '@/core/vessel/kinds'
 import type { Tx } from '../base/withStudio'
 
 /** Where paint can be by now. */
@@ -8,11 +9,23 @@ export const PLACES = [
   'in bottles',
   'in jars',
   'thrown away as run-off',
+  'left in empty containers',
   'stuck to walls',
+  'spilled',
+  'spilled or stuck to walls',
   'thrown away',
   'into the air',
   'taken out',
 ] as const
+/** Of these, where it is lost. */
+export const WASTED = [
+  'thrown away as run-off',
+  'left in empty containers',
+  'stuck to walls',
+  'spilled',
+  'spilled or stuck to walls',
+  'thrown away',
+] as const satisfies readonly (typeof PLACES)[number][]
 export type Place = (typeof PLACES)[number]
 
 /** What of one material came in, and where it is; Σ places = bought + found. */
@@ -29,12 +42,13 @@ export interface MaterialGoes {
 
 /** SQL: where a line's end `v` of a movement of kind `k` lies. What an undo takes back is told by what it undoes. */
 const PLACE = `case v.kind
-    when 'pour' then 'on pieces' when 'container' then 'in stock' when 'bottle' then 'in bottles' when 'jar' then 'in jars'
+    when 'pour' then 'on pieces' when 'container' then case when finished then 'left in empty containers' else 'in stock' end when 'bottle' then 'in bottles' when 'jar' then 'in jars'
     when 'air' then 'into the air' when 'out' then 'taken out'
-    else case k when 'run-off' then 'thrown away as run-off' when 'discard' then 'thrown away' else 'stuck to walls' end end`
+    else case k when 'run-off' then 'thrown away as run-off' when 'discard' then 'thrown away'
+      else case loss when 'spilled' then 'spilled' when 'residue' then 'stuck to walls' else 'spilled or stuck to walls' end end end`
 
 /** SQL: paint that comes from nowhere was bought, or taken from a supply nobody counts; by any other movement it was found. */
-const BOUGHT = `k in ('purchase', 'mix', 'top-up', 'water')`
+const BOUGHT = `k in (${BRINGING_IN.map((k) => `'${k}'`).join(', ')})`
 
 /**
  * Where each material has gone, from the lines of the ledger alone. Supplies that nobody counts come in as they are
@@ -52,17 +66,18 @@ export async function paintGoes(tx: Tx): Promise<MaterialGoes[]> {
     places: Partial<Record<Place, number>>
   }>(
     `with line as (
-       select l.lot_id, l.from_vessel_id, l.to_vessel_id, l.ul, coalesce(r.kind, m.kind) as k
+       select l.lot_id, l.from_vessel_id, l.to_vessel_id, l.ul, coalesce(r.kind, m.kind) as k, coalesce(r.loss, m.loss) as loss
        from movement_line l
        join movement m on m.studio_id = l.studio_id and m.id = l.movement_id
        left join movement r on r.studio_id = m.studio_id and r.id = m.reverses_id
        where l.studio_id = $1
      ), ends as (
-       select lot_id, to_vessel_id as vessel_id, k, ul from line where to_vessel_id is not null
-       union all select lot_id, from_vessel_id, k, -ul from line where from_vessel_id is not null
+       select lot_id, to_vessel_id as vessel_id, k, loss, ul from line where to_vessel_id is not null
+       union all select lot_id, from_vessel_id, k, loss, -ul from line where from_vessel_id is not null
      ), held as (
        select e.lot_id, ${PLACE} as place, sum(e.ul) as ul
-       from ends e join vessel v on v.studio_id = $1 and v.id = e.vessel_id group by 1, 2
+       from (select e.*, l.finished_at is not null as finished from ends e join lot l on l.studio_id = $1 and l.id = e.lot_id) e
+       join vessel v on v.studio_id = $1 and v.id = e.vessel_id group by 1, 2
      ), came as (
        select lot_id,
          sum(case when from_vessel_id is null then ul when to_vessel_id is null then -ul else 0 end) filter (where ${BOUGHT}) as bought,

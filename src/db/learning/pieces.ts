@@ -5,7 +5,7 @@ import { areas } from '@/core/surface/area'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { groupBy } from '@/core/groupBy'
 import type { Tx } from '../base/withStudio'
-import { FAULTS_SEEN, RATING } from '../pieces/seen'
+import { FAULTS_SEEN, RATING, speaks, SPEAKS_FIRST } from '../pieces/seen'
 import { notUndone } from '../ledger'
 import { stands } from '../runs/read'
 import type { MaterialKind } from '@/core/paint/properties'
@@ -81,11 +81,13 @@ const PIECES = `with newest as (
     join movement m on m.studio_id = l.studio_id and m.id = l.movement_id and m.kind = 'pour-back'
     where ${notUndone('m')} group by 1
   ), measured as (
-    select distinct on (f.piece_id) f.piece_id as id, jsonb_array_length(f.measures -> 'cells') as cells,
-      (f.measures -> 'lacing' ->> 'lengthMm')::float8 as lace, (f.measures ->> 'faceMm2')::float8 as face
+    select distinct on (f.piece_id) f.piece_id as id,
+      case when ${speaks('cells')} then jsonb_array_length(f.measures -> 'cells') end as cells,
+      case when ${speaks('lacing')} then (f.measures -> 'lacing' ->> 'lengthMm')::float8 end as lace,
+      (f.measures ->> 'faceMm2')::float8 as face
     from piece_photo f join newest p on p.studio_id = f.studio_id and p.id = f.piece_id
-    where f.studio_id = $1 and f.measures is not null
-    order by f.piece_id, f.moment in ('dry', 'month', 'year') desc, f.taken_at desc
+    where f.studio_id = $1 and ${speaks('colours')}
+    order by f.piece_id, ${SPEAKS_FIRST}
   )
   select p.id, p.title, p.technique, p.surface, p.poured_at as "pouredAt", p.fate, p.next_time as "nextTime",
     p.vessel_id as "vesselId", p.run_id as "runId", p.stayed_how as "stayedHow",
@@ -172,7 +174,8 @@ function factsOf(
   const runOff = techniques.find(r.technique)?.runOffShare ?? 0
   // Where nobody said what stayed, the books still hold all that was poured.
   const leftUl = r.stayedHow === null ? r.pouredUl * (1 - runOff) : held
-  const perDm2 = r.measuredMm2 ? 10_000 / r.measuredMm2 : 0
+  // Without a measured face nobody knows how many cells there are to a square decimetre.
+  const perDm2 = r.measuredMm2 ? 10_000 / r.measuredMm2 : null
   return {
     id: r.id,
     title: r.title,
@@ -198,8 +201,8 @@ function factsOf(
     humidity: run?.humidity ?? null,
     film: run?.film ?? null,
     bothers: run?.bothers ?? [],
-    cellsPerDm2: r.cells === null ? null : r.cells * perDm2,
-    laceMPerDm2: r.laceMm === null ? null : (r.laceMm / 1000) * perDm2,
+    cellsPerDm2: r.cells === null || perDm2 === null ? null : r.cells * perDm2,
+    laceMPerDm2: r.laceMm === null || perDm2 === null ? null : (r.laceMm / 1000) * perDm2,
   }
 }
 

@@ -1,10 +1,13 @@
 import { v7 as uuidv7 } from 'uuid'
 import { Conflict, NotFound, OverCapacity } from '@/core/errors'
-import type { MovementKind } from '@/core/vessel/kinds'
+import { moveOf, type MovementKind } from '@/core/vessel/kinds'
+import type { Loss } from '@/core/vessel/weighIn'
 import { contentUl, type Portion } from '@/core/vessel/content'
 import { formatMl } from '@/core/quantity/format'
 import { payloadHash } from '../base/payloadHash'
 import type { Tx } from '../base/withStudio'
+import { noteAfter, noteBefore } from './before'
+import { settle } from './settle'
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
 export interface Line {
@@ -37,8 +40,12 @@ export interface Booking {
   readonly reversesId?: string
   readonly at?: Date | undefined
   readonly note?: string
+  /** Where a loss went, as the maker said. */
+  readonly loss?: Loss | undefined
   /** Decides the lines from what the locked vessels hold. */
   decide(held: (id: string) => HeldVessel, movementId: string): Promise<Line[]> | Line[]
+  /** What else of bottles follows, once the lines are written; what follows from their content alone is settled after it. */
+  follow?(movementId: string): Promise<void>
 }
 
 export interface Booked {
@@ -60,7 +67,8 @@ interface OpenedRow {
 
 /**
  * The one path for every kind of movement: header and request id, locks in id order, contents read under the lock,
- * core decides, one statement writes lines and moves content.
+ * core decides, one statement writes lines and moves content. Where that changes what is in a bottle and not only how
+ * much, the bottle is noted as it was for the undo, and all that follows from its content is settled.
  * @throws Conflict when the request id was used for something else; NotFound for a vessel of another studio;
  *   OverCapacity when a vessel with a limit would overflow; whatever `decide` throws
  */
@@ -69,7 +77,7 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   const hash = payloadHash(booking.kind, booking.payload)
   const vessels = [...new Set(booking.vessels)]
   const rows = await tx.q<OpenedRow>(
-    'select * from open_movement($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)',
+    'select * from open_movement($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)',
     [
       tx.studioId,
       movementId,
@@ -81,6 +89,7 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
       tx.accountId,
       booking.note ?? '',
       vessels,
+      booking.loss ?? null,
     ],
     'open_movement',
   )
@@ -110,10 +119,23 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   }, movementId)
   checkCapacity(lines, held)
   const sinks = [...held.values()].filter((v) => v.sink).map((v) => v.id)
-  await write(tx, movementId, lines, [...sinks, ...(booking.sinks ?? [])])
+  const notKept = [...sinks, ...(booking.sinks ?? [])]
+  const { alters, keeps } = moveOf(booking.kind)
+  const altered = alters ? alteredBy(lines, alters, notKept) : []
+  if (alters !== 'makes') await noteBefore(tx, movementId, altered)
+  await write(tx, movementId, lines, notKept)
   tx.touched.add('rack')
   await markEmptied(tx, lines, held, booking.at)
+  await booking.follow?.(movementId)
+  if (altered.length) await settle(tx, altered, keeps === true)
+  if (alters !== 'makes') await noteAfter(tx, movementId, altered)
   return { movementId, replayed: false }
+}
+
+/** The vessels whose composition lines change: those they go to, or those on either side. */
+function alteredBy(lines: readonly Line[], alters: 'makes' | 'into' | 'in', notKept: readonly string[]): string[] {
+  const ends = lines.flatMap((l) => (l.ul > 0 ? (alters === 'in' ? [l.from, l.to] : [l.to]) : []))
+  return [...new Set(ends)].filter((id): id is string => id !== null && !notKept.includes(id))
 }
 
 /** What a vessel gains by the lines, less what it gives, µl. */

@@ -73,6 +73,7 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
     payload: { vesselId: id, grossMg: weigh.grossMg, tareMg: weigh.tareMg, named: weigh.named },
     vessels: [id],
     sinks: [air, waste],
+    loss: weigh.named,
     note: `${weigh.grossMg / 1000} g gross, ${weigh.tareMg / 1000} g tare`,
     at: weigh.at,
     async decide(held) {
@@ -93,13 +94,14 @@ export async function weighInBottle(tx: Tx, weigh: WeighInBottle): Promise<Booke
         ...found.gained.map((p) => ({ ...p, from: null, to: id })),
       ]
     },
+    async follow() {
+      if (moved.waterUl < 0) await moveWater(tx, id, moved)
+      await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
+        tx.studioId,
+        id,
+        weigh.tareMg,
+      ])
+    },
   })
-  if (!booked.replayed && moved.waterUl < 0) await moveWater(tx, id, moved)
-  if (!booked.replayed)
-    await tx.q('update bottle set tare_mg = $3 where studio_id = $1 and vessel_id = $2', [
-      tx.studioId,
-      id,
-      weigh.tareMg,
-    ])
   return { ...booked, measuredUl }
 }

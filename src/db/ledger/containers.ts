@@ -31,6 +31,7 @@ export async function weighContainer(tx: Tx, w: WeighContainer): Promise<Booked>
     payload: { vesselId: w.vesselId, grossMg: w.grossMg, tareMg: w.tareMg, lost: w.lost },
     vessels: [w.vesselId],
     sinks: [into],
+    loss: w.lost === 'spilled' ? 'spilled' : undefined,
     note: `${w.grossMg / 1000} g gross, ${w.tareMg / 1000} g tare`,
     decide(held) {
       const { content } = held(w.vesselId)

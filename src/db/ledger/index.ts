@@ -17,16 +17,16 @@ export { mayGoBack, notWhileBack, pourBack, type MayGoBack, type PourBack } from
 export {
   mergeBottles,
   keepRunOff,
-  mergeUndone,
   reclaimRunOff,
   splitBottle,
   type MergeBottles,
   type ReclaimRunOff,
   type SplitBottle,
 } from './transfer'
-export { topUpUndone, waterBottle, watered, waterUndone, weighInUndone, type WaterBottle } from './water'
+export { waterBottle, watered, type WaterBottle } from './water'
 export { makeSinks } from './sinks'
-export { notUndone, undoMovement, type Follow, type Followers } from './undo'
+export { notUndone } from './notUndone'
+export { undoMovement, type Follow, type Followers } from './undo'
 export { refreshLook, refuseAdditive } from './colour'
 export { fillKeep, refreshKeep } from './keep'
 export { flagLot, type Source } from './lots'

@@ -3,8 +3,6 @@ import type { Watered } from '@/core/consistency/reference'
 import type { RecipeSnapshot } from './recipeSnapshot'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
-import { refreshLook } from './colour'
-import { refreshKeep } from './keep'
 import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from './lots'
 import type { Follow } from './undo'
 import { countWater, mixedIn, watered } from './water'
@@ -46,7 +44,7 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
   if (mix.capacityUl !== null && total > mix.capacityUl)
     throw new Invalid('The bottle is smaller than the mix. Choose a larger one, or mix less.', 'capacity')
   const { containers, bottles, materials } = await sourcesOf(tx, poured)
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'mix',
     requestId: mix.requestId,
     payload: { vesselId: mix.vesselId, label: mix.label, poured, role: mix.role },
@@ -82,14 +80,11 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
         ...(await supplyLines(tx, materials, mix.vesselId, containers, held, mix.untrackedForRest)),
       ]
     },
+    async follow() {
+      await countWater(tx, mix.vesselId)
+      await noteUse(tx, mix.vesselId, materials, mix.at)
+    },
   })
-  if (!booked.replayed) {
-    await refreshLook(tx, [mix.vesselId])
-    await refreshKeep(tx, [mix.vesselId])
-    await countWater(tx, mix.vesselId)
-    await noteUse(tx, mix.vesselId, materials, mix.at)
-  }
-  return booked
 }
 
 /** What a mix is taken from: counted containers of its materials, other bottles, and its materials themselves. */
@@ -145,7 +140,7 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
     throw new Invalid('A bottle cannot be poured into itself. Choose another mix, or leave it out.')
   const { containers, bottles, materials } = await sourcesOf(tx, poured)
   let before: Watered | undefined
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'top-up',
     requestId: top.requestId,
     payload: { vesselId: top.vesselId, poured },
@@ -158,17 +153,14 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
         ...(await supplyLines(tx, materials, top.vesselId, containers, held, top.untrackedForRest)),
       ]
     },
+    async follow() {
+      if (before) await mixedIn(tx, top.vesselId, before)
+      await tx.q(
+        `update bottle set rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3)), moved_at = coalesce($4, now())
+         where studio_id = $1 and vessel_id = $2`,
+        [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null],
+      )
+      await noteUse(tx, top.vesselId, materials, top.at)
+    },
   })
-  if (!booked.replayed) {
-    if (before) await mixedIn(tx, top.vesselId, before)
-    await tx.q(
-      `update bottle set rest_until = greatest(rest_until, coalesce($4, now()) + make_interval(secs => $3)), moved_at = coalesce($4, now())
-       where studio_id = $1 and vessel_id = $2`,
-      [tx.studioId, top.vesselId, top.restHours * 3600, top.at ?? null],
-    )
-    await refreshLook(tx, [top.vesselId])
-    await refreshKeep(tx, [top.vesselId])
-    await noteUse(tx, top.vesselId, materials, top.at)
-  }
-  return booked
 }

@@ -3,8 +3,8 @@ import { formatMl } from '@/core/quantity/format'
 import { contentUl, inProportion, type Portion } from '@/core/vessel/content'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked } from './book'
-import { refreshLook } from './colour'
-import { notUndone, type Follow } from './undo'
+import { notUndone } from './notUndone'
+import type { Follow } from './undo'
 import { mixedIn, watered } from './water'
 
 /** Something that left a bottle and may go back into it. */
@@ -75,7 +75,7 @@ export async function pourBack(tx: Tx, p: PourBack): Promise<Booked> {
   const from = first.to
   const isSink = first.kind === 'take-out'
   let before = { ul: 0, waterUl: 0 }
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'pour-back',
     requestId: p.requestId,
     payload: { vesselId: p.vesselId, movementId: p.movementId, ul: p.ul },
@@ -95,17 +95,15 @@ export async function pourBack(tx: Tx, p: PourBack): Promise<Booked> {
       before = await watered(tx, p.vesselId)
       return inProportion(content, p.ul).map((l) => ({ ...l, from, to: p.vesselId }))
     },
+    async follow(movementId) {
+      await tx.q('insert into poured_back (studio_id, movement_id, of_movement_id) values ($1, $2, $3)', [
+        tx.studioId,
+        movementId,
+        p.movementId,
+      ])
+      await mixedIn(tx, p.vesselId, before)
+    },
   })
-  if (!booked.replayed) {
-    await tx.q('insert into poured_back (studio_id, movement_id, of_movement_id) values ($1, $2, $3)', [
-      tx.studioId,
-      booked.movementId,
-      p.movementId,
-    ])
-    await mixedIn(tx, p.vesselId, before)
-    await refreshLook(tx, [p.vesselId])
-  }
-  return booked
 }
 
 /** What was taken is not undone while part of it has gone back: it would be in the bottle twice. */

@@ -1,5 +1,5 @@
 import type { Tx } from '../base/withStudio'
-import { notUndone } from './undo'
+import { notUndone } from './notUndone'
 
 export interface MonthPoured {
   /** `2026-11` in the studio's zone. */

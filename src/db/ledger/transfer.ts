@@ -6,9 +6,7 @@ import type { Role } from '@/core/paint/properties'
 import { recipeOfContent } from './recipeOf'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked, type Line } from './book'
-import { refreshLook } from './colour'
 import type { OffPour } from './runOff'
-import type { Follow } from './undo'
 import { countWater } from './water'
 
 export interface SplitBottle {
@@ -34,7 +32,7 @@ export async function splitBottle(tx: Tx, s: SplitBottle): Promise<Booked> {
       `${small.label} holds ${formatMl(small.capacityUl!)} at most. Put less into it, or take a larger one.`,
       'capacity',
     )
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'split',
     requestId: s.requestId,
     payload: { vesselId: s.vesselId, into: s.into },
@@ -57,13 +55,30 @@ export async function splitBottle(tx: Tx, s: SplitBottle): Promise<Booked> {
       return lines
     },
   })
-  if (!booked.replayed)
-    await refreshLook(
-      tx,
-      s.into.map((i) => i.vesselId),
-    )
-  return booked
 }
+
+/** What a bottle that is filled from another has in common with it; a test holds it to the columns there are. */
+export const COPIED = [
+  'role',
+  'mixed_at',
+  'rest_until',
+  'keep_until',
+  'moved_at',
+  'recipe',
+  'notes',
+  'formula_id',
+  'formula_version',
+  'palette',
+  'technique',
+  'batch_id',
+  'w',
+  'evaporated_share',
+  'level_time_s',
+  'read_at',
+  'read_w',
+  'curve_b',
+  'thickens',
+] as const
 
 /** A bottle that is in all but its name what another is. */
 async function sameBottle(tx: Tx, of: string, b: SplitBottle['into'][number], at: Date | undefined): Promise<void> {
@@ -73,11 +88,8 @@ async function sameBottle(tx: Tx, of: string, b: SplitBottle['into'][number], at
     [tx.studioId, of, b.vesselId, b.label, b.capacityUl, at ?? null],
   )
   const made = await tx.q(
-    `insert into bottle (studio_id, vessel_id, role, mixed_at, rest_until, recipe, tare_mg, notes, formula_id, formula_version,
-       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens, batch_id)
-     select studio_id, $3, role, mixed_at, rest_until, recipe, $4, notes, formula_id, formula_version,
-       palette, technique, keep_until, moved_at, w, evaporated_share, level_time_s, read_at, read_w, curve_b, thickens, batch_id
-     from bottle where studio_id = $1 and vessel_id = $2 returning 1`,
+    `insert into bottle (studio_id, vessel_id, tare_mg, ${COPIED.join(', ')})
+     select studio_id, $3, $4, ${COPIED.join(', ')} from bottle where studio_id = $1 and vessel_id = $2 returning 1`,
     [tx.studioId, of, b.vesselId, b.tareMg],
   )
   if (made.length === 0) throw new NotFound('bottle')
@@ -103,7 +115,7 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
     throw new Invalid('Choose at least one other bottle to pour into this one.', 'from')
   const all = [m.intoId, ...fromIds]
   let ulOf = new Map<string, number>()
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'merge',
     requestId: m.requestId,
     payload: { intoId: m.intoId, fromIds },
@@ -115,9 +127,19 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
       if (empty) throw new Invalid(`${held(empty).label} is empty, so there is nothing to pour over.`, 'from')
       return fromIds.flatMap((id) => held(id).content.map((p) => ({ ...p, from: id, to: m.intoId })))
     },
+    async follow() {
+      await becomeOne(tx, m, all, ulOf)
+    },
   })
-  if (booked.replayed) return booked
-  await remember(tx, booked.movementId, m.intoId)
+}
+
+/** Makes of a bottle what it and others are together. */
+async function becomeOne(
+  tx: Tx,
+  m: MergeBottles,
+  all: readonly string[],
+  ulOf: ReadonlyMap<string, number>,
+): Promise<void> {
   const rows = await tx.q<{
     id: string
     mixedAt: string
@@ -161,29 +183,6 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
       facts.dryShare,
       facts.w,
     ],
-  )
-  await refreshLook(tx, all)
-  return booked
-}
-
-const FACTS = `mixed_at, rest_until, keep_until, recipe, moved_at, w, level_time_s, read_at, read_w, curve_b, thickens, evaporated_share, formula_id, formula_version`
-
-/** Keeps what a bottle was, for the undo. */
-async function remember(tx: Tx, movementId: string, vesselId: string): Promise<void> {
-  await tx.q(
-    `insert into bottle_before (studio_id, movement_id, vessel_id, facts)
-     select $1, $2, $3, to_jsonb(f) from (select ${FACTS} from bottle where studio_id = $1 and vessel_id = $3) as f`,
-    [tx.studioId, movementId, vesselId],
-  )
-}
-
-/** Bottles are again what they were before they were poured together. */
-export const mergeUndone: Follow = async (tx, { movementId }) => {
-  await tx.q(
-    `update bottle b set (${FACTS}) = (select ${FACTS} from jsonb_populate_record(null::bottle, f.facts))
-     from bottle_before f
-     where b.studio_id = $1 and f.studio_id = $1 and f.movement_id = $2 and f.vessel_id = b.vessel_id`,
-    [tx.studioId, movementId],
   )
 }
 
@@ -246,7 +245,7 @@ export async function keepRunOff(
   const from = r.from.filter((f) => f.ul > 0)
   const pours = from.map((f) => f.vesselId)
   const ul = from.reduce((sum, f) => sum + f.ul, 0)
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'reclaim',
     requestId: r.requestId,
     payload: { from: from.map((f) => [f.vesselId, f.ul]), jarId: r.jarId },
@@ -260,16 +259,14 @@ export async function keepRunOff(
       if (r.newJar) await jar(tx, r, ul, (await lyingOn(tx, pours)).additive ? 'pour' : 'base coat')
       return lines
     },
+    async follow() {
+      await tx.q(
+        'update bottle set recipe = $3, moved_at = coalesce($4, now()) where studio_id = $1 and vessel_id = $2',
+        [tx.studioId, r.jarId, JSON.stringify(await recipeOfContent(tx, r.jarId)), r.at ?? null],
+      )
+      await countWater(tx, r.jarId)
+    },
   })
-  if (!booked.replayed) {
-    await tx.q(
-      'update bottle set recipe = $3, moved_at = coalesce($4, now()) where studio_id = $1 and vessel_id = $2',
-      [tx.studioId, r.jarId, JSON.stringify(await recipeOfContent(tx, r.jarId)), r.at ?? null],
-    )
-    await refreshLook(tx, [r.jarId])
-    await countWater(tx, r.jarId)
-  }
-  return booked
 }
 
 async function jar(tx: Tx, r: IntoJar & { at?: Date | undefined }, ul: number, role: Role): Promise<void> {

@@ -1,9 +1,12 @@
 import { Conflict, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
-import type { MovementKind } from '@/core/vessel/kinds'
+import { moveOf, type MovementKind } from '@/core/vessel/kinds'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked, type HeldVessel, type Line } from './book'
-import { refreshLook } from './colour'
+import { changedBy, goingBack, putBack, type Changed } from './before'
+import { refreshKeep } from './keep'
+import { settle } from './settle'
+import { recount } from './water'
 
 /** A movement that was undone. */
 export interface Undone {
@@ -15,10 +18,6 @@ export interface Undone {
   /** The vessels on either side. */
   readonly touched: readonly string[]
 }
-
-/** SQL: a movement was not undone. @param row alias of a row that names it, @param id in this column */
-export const notUndone = (row: string, id = 'id'): string =>
-  `not exists (select from movement u where u.studio_id = ${row}.studio_id and u.reverses_id = ${row}.${id})`
 
 /** What stands beside the ledger and follows a movement that is undone. */
 export type Follow = (tx: Tx, undone: Undone) => Promise<void>
@@ -41,7 +40,8 @@ export async function undoMovement(
     input.movementId,
   ])
   if (!movement) throw new NotFound('movement')
-  if (movement.kind === 'undo') throw new Conflict('An undo cannot be undone. Book what really happened instead.')
+  const { kind } = movement
+  if (kind === 'undo') throw new Conflict('An undo cannot be undone. Book what really happened instead.')
   const lines = await tx.q<{ lot_id: string; from_id: string | null; to_id: string | null; ul: number }>(
     `select lot_id, from_vessel_id as from_id, to_vessel_id as to_id, ul from movement_line
      where studio_id = $1 and movement_id = $2 order by line_no`,
@@ -49,22 +49,48 @@ export async function undoMovement(
   )
   const back: Line[] = lines.map((l) => ({ lotId: l.lot_id, from: l.to_id, to: l.from_id, ul: l.ul }))
   const touched = [...new Set(back.flatMap((l) => [l.from, l.to]).filter((id): id is string => id !== null))]
+  let changed: Awaited<ReturnType<typeof changedBy>> = []
   const booked = await book(tx, {
     kind: 'undo',
     requestId: input.requestId,
     payload: { reverses: input.movementId },
     reversesId: input.movementId,
     vessels: touched,
-    decide(held) {
+    async decide(held) {
       refuseUsed(back, held)
+      changed = await changedBy(tx, input.movementId)
       return back
     },
+    async follow() {
+      for (const follow of followers[kind]) await follow(tx, { ...input, back, touched })
+      await settleBack(tx, kind, back, touched, changed)
+    },
   })
-  if (!booked.replayed) {
-    for (const follow of followers[movement.kind]) await follow(tx, { ...input, back, touched })
-    await refreshLook(tx, touched)
-  }
   return booked
+}
+
+/**
+ * Bottles are again what they were, in every column that is still as the movement left it. Where something else has
+ * come into one since, or nobody noted what it was, what follows from its content is worked out from that.
+ */
+async function settleBack(
+  tx: Tx,
+  kind: MovementKind,
+  back: readonly Line[],
+  touched: readonly string[],
+  changed: readonly Changed[],
+): Promise<void> {
+  const { alters, keeps } = moveOf(kind)
+  if (!alters) return
+  if (alters !== 'makes') {
+    const noted = new Set(changed.filter((c) => !c.alteredSince || !c.after).map((c) => c.vesselId))
+    const altered = new Set(back.flatMap((l) => (alters === 'in' ? [l.from, l.to] : [l.from])))
+    const anew = touched.filter((id) => altered.has(id) && !noted.has(id))
+    for (const id of anew) await recount(tx, id, back)
+    if (keeps) await refreshKeep(tx, anew)
+  }
+  await settle(tx, touched, false)
+  for (const c of changed) await putBack(tx, c, goingBack(c))
 }
 
 /** @throws Conflict naming the first vessel that holds less of an ingredient than would go back */

@@ -1,14 +1,11 @@
 import { Invalid } from '@/core/errors'
 import { wAfter, wAfterMixing, waterContent, type Watered } from '@/core/consistency/reference'
-import { groupBy } from '@/core/groupBy'
 import { contentUl } from '@/core/vessel/content'
 import { WATER_G_PER_ML } from '@/core/vessel/weighIn'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked, type Line } from './book'
-import { refreshKeep } from './keep'
 import { lotFacts, openContainers, supplyLines } from './lots'
 import { sink } from './sinks'
-import type { Follow } from './undo'
 
 export interface WaterBottle {
   readonly requestId: string
@@ -30,7 +27,7 @@ export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
   if (water?.kind !== 'water') throw new Invalid('Choose which water went in.', 'waterId')
   const containers = await openContainers(tx, [w.waterId])
   let beforeUl = 0
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'water',
     requestId: w.requestId,
     payload: { vesselId: w.vesselId, waterId: w.waterId, ul: w.ul },
@@ -42,12 +39,20 @@ export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
       if (beforeUl === 0) throw new Invalid(`${held(w.vesselId).label} is empty. Mix into it first.`)
       return supplyLines(tx, [{ materialId: w.waterId, ul: w.ul }], w.vesselId, containers, held, true)
     },
+    async follow() {
+      await moveWater(tx, w.vesselId, { beforeUl, afterUl: beforeUl + w.ul, waterUl: w.ul })
+      await moved(tx, w.vesselId, w.at)
+    },
   })
-  if (!booked.replayed) {
-    await moveWater(tx, w.vesselId, { beforeUl, afterUl: beforeUl + w.ul, waterUl: w.ul }, w.at)
-    await refreshKeep(tx, [w.vesselId])
-  }
-  return booked
+}
+
+/** Notes that a bottle was stirred or shaken. */
+export async function moved(tx: Tx, vesselId: string, at: Date | undefined): Promise<void> {
+  await tx.q('update bottle set moved_at = coalesce($3, now()) where studio_id = $1 and vessel_id = $2', [
+    tx.studioId,
+    vesselId,
+    at ?? null,
+  ])
 }
 
 /**
@@ -58,7 +63,6 @@ export async function moveWater(
   tx: Tx,
   vesselId: string,
   moved: { beforeUl: number; afterUl: number; waterUl: number },
-  at?: Date,
 ): Promise<void> {
   const { beforeUl, afterUl, waterUl } = moved
   const [row] = await tx.q<{ w: number }>('select w from bottle where studio_id = $1 and vessel_id = $2', [
@@ -66,9 +70,9 @@ export async function moveWater(
     vesselId,
   ])
   await tx.q(
-    `update bottle set w = $3, evaporated_share = greatest(0, evaporated_share * $6::float8 - $4) / greatest(1, $7::float8),
-       moved_at = case when $4 > 0 then coalesce($5, now()) else moved_at end where studio_id = $1 and vessel_id = $2`,
-    [tx.studioId, vesselId, wAfter(row?.w ?? 0, beforeUl, waterUl), waterUl, at ?? null, beforeUl, afterUl],
+    `update bottle set w = $3, evaporated_share = greatest(0, evaporated_share * $5::float8 - $4) / greatest(1, $6::float8)
+     where studio_id = $1 and vessel_id = $2`,
+    [tx.studioId, vesselId, wAfter(row?.w ?? 0, beforeUl, waterUl), waterUl, beforeUl, afterUl],
   )
 }
 
@@ -104,53 +108,29 @@ export async function mixedIn(tx: Tx, vesselId: string, before: Watered): Promis
   )
 }
 
-/** Water that an undo takes out of bottles again is counted on their curves too. */
-export const waterUndone: Follow = (tx, { back }) =>
-  takenBack(
-    tx,
-    back.flatMap((l) => (l.from ? [{ vesselId: l.from, ul: -l.ul, waterUl: -l.ul }] : [])),
-  )
-
-/** What had dried, back from the air by an undo. */
-export const weighInUndone: Follow = async (tx, { back }) => {
+/**
+ * Counts the water of a bottle after an undo, where it was changed since or nobody noted what it was: the lines of the
+ * undo as any others.
+ */
+export async function recount(tx: Tx, vesselId: string, back: readonly Line[]): Promise<void> {
+  const lines = back.filter((l) => l.from === vesselId || l.to === vesselId)
   const air = await sink(tx, 'air')
   const facts = await lotFacts(
     tx,
-    back.map((l) => l.lotId),
+    lines.map((l) => l.lotId),
   )
-  await takenBack(
-    tx,
-    back.flatMap(({ lotId, from, to, ul }) => {
-      if (from !== air || !to) return []
-      // What dried out of paint and medium was booked as so much of them as it weighed.
-      const { isWater, densityGPerMl } = facts.get(lotId)!
-      return [{ vesselId: to, ul, waterUl: isWater ? ul : Math.round((ul * densityGPerMl) / WATER_G_PER_ML) }]
-    }),
-  )
-}
-
-/** What an undo moved, bottle by bottle, counted on its curve. */
-async function takenBack(tx: Tx, moved: readonly { vesselId: string; ul: number; waterUl: number }[]): Promise<void> {
-  const total = (list: typeof moved, key: 'ul' | 'waterUl') => list.reduce((sum, m) => sum + m[key], 0)
-  for (const [id, list] of groupBy(moved, (m) => m.vesselId)) {
-    const afterUl = (await watered(tx, id)).ul
-    await moveWater(tx, id, { beforeUl: afterUl - total(list, 'ul'), afterUl, waterUl: total(list, 'waterUl') })
+  let [ul, waterUl, ownUl, onlyWater] = [0, 0, 0, true]
+  for (const l of lines) {
+    const { isWater, densityGPerMl } = facts.get(l.lotId)!
+    const way = l.to === vesselId ? 1 : -1
+    const dried = l.from === air || l.to === air
+    ul += way * l.ul
+    if (isWater) ownUl += way * l.ul
+    // What dried out of paint and medium was booked as so much of them as it weighed.
+    if (isWater || dried) waterUl += way * (isWater ? l.ul : Math.round((l.ul * densityGPerMl) / WATER_G_PER_ML))
+    else onlyWater = false
   }
-}
-
-/** A top-up that is undone takes its water off the bottle's curve again. */
-export const topUpUndone: Follow = async (tx, { back }) => {
-  const id = back.find((l) => l.from)?.from
-  if (!id) return
-  const out = back.filter((l) => l.from === id)
-  const facts = await lotFacts(
-    tx,
-    out.map((l) => l.lotId),
-  )
-  const after = await watered(tx, id)
-  const sum = (lines: readonly Line[]) => lines.reduce((s, l) => s + l.ul, 0)
-  await mixedIn(tx, id, {
-    ul: after.ul + sum(out),
-    waterUl: after.waterUl + sum(out.filter((l) => facts.get(l.lotId)!.isWater)),
-  })
+  const after = await watered(tx, vesselId)
+  if (onlyWater) await moveWater(tx, vesselId, { beforeUl: after.ul - ul, afterUl: after.ul, waterUl })
+  else await mixedIn(tx, vesselId, { ul: after.ul - ul, waterUl: after.waterUl - ownUl })
 }

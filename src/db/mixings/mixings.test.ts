@@ -84,8 +84,8 @@ describe('news for other devices', () => {
       onChange(other.who.studioId, (t) => foreign.push([...t])),
     ]
     // The line is open when it has told everyone to look anew.
-    expect(await heard(news, 'rack')).toBe(true)
-    await heard(foreign, 'rack')
+    expect(await heard(news, 'everything')).toBe(true)
+    await heard(foreign, 'everything')
     // News comes in the order of the commits: with this one, all before it has been told.
     const marks = [uuidv7(), uuidv7()]
     await studio.run((tx) => beginMixing(tx, { id: marks[0]!, kind: 'by eye', plan: {} }))

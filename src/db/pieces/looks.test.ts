@@ -10,7 +10,9 @@ import { makeStudio } from '../../../tests/support/studio'
 import { byProductsOf, coatsOf, finishWhen, noteByProduct, noteCoat, removeByProduct, removeCoat } from './finish'
 import { looksOf } from './looks'
 import { keepPairs } from './pairs'
-import { addPhoto, keepMeasures, measuresOf, photoToFlatten, picturesToPrint } from './photos'
+import { pouredFacts } from '@/db/learning/pieces'
+import { techniqueBook } from '@/db/techniques/read'
+import { addPhoto, keepMeasures, measuresOf, photoToFlatten, picturesToPrint, removePhoto } from './photos'
 import { pourPlan } from './pour'
 import { findPiece, flatImage, looksToTake } from './read'
 import type { LookInput } from './schema'
@@ -162,6 +164,61 @@ describe('a measured photo', () => {
       flat: { width: 8, height: 6 },
     })
     expect(await studio.run((tx) => picturesToPrint(tx, pieceId))).toEqual([flat])
+  })
+
+  it('the newest dry photo that can be trusted speaks for the piece, on the wall and in what is learned', async () => {
+    const { studio, pieceId } = await hung()
+    const measured = async (moment: Moment, shares: [number, number], not: Record<string, string> = {}, cells = 1) => {
+      const id = await photo(studio, pieceId, moment)
+      const kept = keptMeasures(shares)
+      const measures = { ...kept, cells: Array(cells).fill(kept.cells[0]), trust: { ...kept.trust, not } }
+      const flat = { image: Buffer.from('flat'), width: 8, height: 6 }
+      await studio.run((tx) => keepMeasures(tx, { photoId: id, corners: WHOLE, measures }, flat))
+      return id
+    }
+    const seen = () =>
+      studio.run(async (tx) => {
+        const rows = await tx.q<{ share: number }>(
+          'select share from seen_colour where studio_id = $1 and piece_id = $2 order by share desc',
+          [tx.studioId, pieceId],
+        )
+        const [facts] = await pouredFacts(tx, await techniqueBook(tx))
+        return { shares: rows.map((r) => r.share), cells: facts!.cellsPerDm2 }
+      })
+    expect(await seen()).toEqual({ shares: [], cells: null })
+    const wet = await measured('wet', [0.9, 0.1], {}, 2)
+    expect(await seen()).toEqual({ shares: [0.9, 0.1], cells: 2 })
+    const dry = await measured('dry', [0.7, 0.3], {}, 3)
+    // Measured last, but wet; and then newer, but not to be trusted.
+    await studio.run((tx) =>
+      keepMeasures(
+        tx,
+        { photoId: wet, corners: WHOLE, measures: keptMeasures([0.9, 0.1]) },
+        { image: Buffer.from('f'), width: 8, height: 6 },
+      ),
+    )
+    await measured('month', [0.5, 0.5], { colours: 'Glare lies on it.' }, 9)
+    expect(await seen()).toEqual({ shares: [0.7, 0.3], cells: 3 })
+    const cellsNot = await measured('month', [0.6, 0.4], { cells: 'It is blurred.' }, 9)
+    expect(await seen()).toEqual({ shares: [0.6, 0.4], cells: null })
+    for (const id of [cellsNot, dry]) await studio.run((tx) => removePhoto(tx, id))
+    expect(await seen()).toEqual({ shares: [0.9, 0.1], cells: 1 })
+    await studio.run((tx) => removePhoto(tx, wet))
+    expect(await seen()).toEqual({ shares: [], cells: null })
+  })
+
+  it('without a measured face nothing is said of cells, and not that there are none', async () => {
+    const { studio, pieceId } = await hung()
+    const id = await photo(studio, pieceId, 'dry')
+    await studio.run((tx) =>
+      tx.q(`update piece_photo set measures = $3 where studio_id = $1 and id = $2`, [
+        tx.studioId,
+        id,
+        JSON.stringify({ ...keptMeasures(), faceMm2: null }),
+      ]),
+    )
+    const [facts] = await studio.run(async (tx) => pouredFacts(tx, await techniqueBook(tx)))
+    expect([facts!.cellsPerDm2, facts!.laceMPerDm2]).toEqual([null, null])
   })
 
   it('teaches how colours dry only with a card in both, and then with what carried the colour', async () => {

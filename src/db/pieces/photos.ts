@@ -7,6 +7,7 @@ import type { Surface } from '@/core/surface/shapes'
 import type { Tx } from '../base/withStudio'
 import type { MeasuredInput } from './measuresSchema'
 import { PHOTO } from './schema'
+import { speaks, SPEAKS_FIRST } from './seen'
 
 /** A photo as it is kept: encoded anew, upright. */
 export interface PiecePhoto {
@@ -39,9 +40,14 @@ export async function addPhoto(tx: Tx, p: PiecePhoto): Promise<void> {
   )
 }
 
-/** Takes a photo away; one that is gone already stays gone. */
+/** Takes a photo away, and what was seen in it; one that is gone already stays gone. */
 export async function removePhoto(tx: Tx, id: string): Promise<void> {
-  await tx.q('delete from piece_photo where studio_id = $1 and id = $2', [tx.studioId, id])
+  const [gone] = await tx.q<{ pieceId: string; wasMeasured: boolean }>(
+    `delete from piece_photo where studio_id = $1 and id = $2
+     returning piece_id as "pieceId", measures is not null as "wasMeasured"`,
+    [tx.studioId, id],
+  )
+  if (gone?.wasMeasured) await seeAgain(tx, gone.pieceId)
 }
 
 /** What is kept of a photo that was laid flat and measured. */
@@ -96,17 +102,22 @@ export async function keepMeasures(
     ],
   )
   if (!done) throw new NotFound('photo')
-  if (m.measures.trust.not.colours) return done.pieceId
+  await seeAgain(tx, done.pieceId)
+  return done.pieceId
+}
+
+/** Notes the colours seen of a piece anew: those of the photo that speaks for it; none where there is none. */
+async function seeAgain(tx: Tx, pieceId: string): Promise<void> {
+  await tx.q('delete from seen_colour where studio_id = $1 and piece_id = $2', [tx.studioId, pieceId])
   // Colours that share a swatch are seen as one.
-  const seen = new Map<string, number>()
-  for (const c of m.measures.colours) seen.set(c.hex.toLowerCase(), (seen.get(c.hex.toLowerCase()) ?? 0) + c.seen)
-  await tx.q('delete from seen_colour where studio_id = $1 and piece_id = $2', [tx.studioId, done.pieceId])
   await tx.q(
     `insert into seen_colour (studio_id, piece_id, hex, share)
-     select $1, $2, hex, least(1, share) from unnest($3::text[], $4::float8[]) as x (hex, share)`,
-    [tx.studioId, done.pieceId, [...seen.keys()], [...seen.values()]],
+     select $1, $2, lower(c ->> 'hex'), least(1, sum((c ->> 'seen')::float8))
+     from (select f.measures from piece_photo f where f.studio_id = $1 and f.piece_id = $2 and ${speaks('colours')}
+           order by ${SPEAKS_FIRST} limit 1) best, jsonb_array_elements(best.measures -> 'colours') c
+     group by 3`,
+    [tx.studioId, pieceId],
   )
-  return done.pieceId
 }
 
 /** Pictures of a piece for a printed page: the first wet one beside the newest dry one, laid flat where they can be. */

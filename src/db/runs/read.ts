@@ -117,11 +117,11 @@ export async function movementsOf(tx: Tx, requestIds: readonly string[]): Promis
   return rows.map((r) => r.id)
 }
 
-/** The air a run was poured in, as it was said last; undefined where nobody said. */
+/** The air a run was poured in, as it was said last and not taken back; undefined where nobody said. */
 export async function climateOf(tx: Tx, runId: string): Promise<Climate | undefined> {
   const [row] = await tx.q<Climate>(
-    `select (event ->> 'celsius')::float8 as celsius, (event ->> 'humidity')::float8 as humidity from run_event
-     where studio_id = $1 and run_id = $2 and event ->> 'kind' = 'climate' order by n desc limit 1`,
+    `select (event ->> 'celsius')::float8 as celsius, (event ->> 'humidity')::float8 as humidity from run_event e
+     where studio_id = $1 and run_id = $2 and event ->> 'kind' = 'climate' and ${stands('e')} order by n desc limit 1`,
     [tx.studioId, runId],
   )
   return row

@@ -1,4 +1,5 @@
 import { formatMl } from '@/core/quantity/format'
+import { MOVES } from '@/core/vessel/kinds'
 import { formatMoney } from '@/core/quantity/money'
 import { amountsOfPieces } from '@/core/learning/amountsOfPieces'
 import { crackRisk } from '@/core/learning/crackRisk'
@@ -87,7 +88,7 @@ export async function shortAnswers(tx: Tx, now: Date): Promise<Partial<Record<Qu
           `${colours.formulas.filter((f) => f.deltaE > OFF).length} of ${colours.formulas.length} painted out are visibly off.`,
       ),
       'next-time': said(lessons[0] && `“${lessons[0].nextTime}”`),
-      journal: said(moved && `Last: ${moved.kind}, ${formatMl(Math.abs(moved.ul))}.`),
+      journal: said(moved && `Last: ${MOVES[moved.kind].word.toLowerCase()}, ${formatMl(Math.abs(moved.ul))}.`),
     }).filter(([, text]) => text !== undefined),
   )
 }

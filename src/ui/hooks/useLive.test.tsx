@@ -31,6 +31,14 @@ describe('what another device changed', () => {
     jest.advanceTimersByTime(120)
     expect(changed).toHaveBeenCalledTimes(2)
   })
+  it('is looked at by everyone when the server itself may have missed something', () => {
+    const changed = jest.fn()
+    renderHook(() => useLive((topic) => topic === 'run 7', changed))
+    FakeEventSource.last.say({ topics: ['everything'] })
+    jest.advanceTimersByTime(120)
+    expect(changed).toHaveBeenCalledTimes(1)
+    expect([...changed.mock.calls[0][0]]).toEqual([])
+  })
   it('is looked at once as soon as the line is open, where it is asked for', () => {
     const [plain, first] = [jest.fn(), jest.fn()]
     renderHook(() => useLive(() => false, plain))

@@ -7,7 +7,8 @@ import { useEventStream } from './useEventStream'
 const GATHER_MS = 120
 
 /**
- * Calls `changed` when another device has changed something of the studio that `isMine` is about; also when the line
+ * Calls `changed` when another device has changed something of the studio that `isMine` is about; also when a line,
+ * this device's or the server's to the database,
  * was lost and is back, since what was said meanwhile was not heard.
  * @param atFirst looks once as soon as the line is open as well: a change between reading the page and that is not heard
  * @param changed is given what was heard of; nothing where the line was lost: then anything may have changed
@@ -28,9 +29,15 @@ export function useLive(
       changed(topics)
     }, GATHER_MS)
   }
+  const anything = () => {
+    heard.current = new Set()
+    soon()
+  }
   useEventStream('/live', {
     message: (data) => {
-      const mine = (data as { topics: string[] }).topics.filter(isMine)
+      const { topics } = data as { topics: string[] }
+      if (topics.includes('everything')) return anything()
+      const mine = topics.filter(isMine)
       for (const topic of mine) heard.current.add(topic)
       if (mine.length) soon()
     },
@@ -38,9 +45,6 @@ export function useLive(
     opened: () => {
       if (atFirst) soon()
     },
-    back: () => {
-      heard.current = new Set()
-      soon()
-    },
+    back: anything,
   })
 }

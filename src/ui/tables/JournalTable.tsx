@@ -3,30 +3,11 @@
 import { Button } from 'antd'
 import type { Answer } from '@/core/answer'
 import { formatMl } from '@/core/quantity/format'
+import { MOVES } from '@/core/vessel/kinds'
 import type { JournalEntry } from '@/db/ledger'
 import { dayAndTime } from './dates'
 import { Notice } from '@/ui/frame/Notice'
 import { useSend } from '@/ui/hooks/useSend'
-
-/** Kinds of movements in words. */
-export const MOVED_WORDS: Readonly<Record<JournalEntry['kind'], string>> = {
-  purchase: 'Bought',
-  mix: 'Mixed',
-  'top-up': 'Topped up',
-  pour: 'Poured',
-  'take-out': 'Taken out',
-  discard: 'Thrown away',
-  'weigh-in': 'Weighed in',
-  water: 'Watered',
-  split: 'Split',
-  merge: 'Poured together',
-  reclaim: 'Run-off kept',
-  'pour-back': 'Poured back',
-  'run-off': 'Run-off to waste',
-  'set-split': 'Set told apart',
-  finish: 'Finished',
-  undo: 'Undone',
-}
 
 /** Movements as lines of a journal, each with its undo while it has one. */
 export function JournalTable({
@@ -61,7 +42,7 @@ export function JournalTable({
             <tr key={e.id} style={e.undone ? { textDecoration: 'line-through' } : undefined}>
               <td>{dayAndTime(e.at, zone)}</td>
               <td>
-                {MOVED_WORDS[e.kind]}
+                {MOVES[e.kind].word}
                 {e.note ? <small className="muted"> · {e.note}</small> : null}
                 {e.by ? <small className="muted"> · {e.by}</small> : null}
               </td>
@@ -75,7 +56,7 @@ export function JournalTable({
                   <Button
                     size="small"
                     disabled={pending}
-                    aria-label={`Undo: ${MOVED_WORDS[e.kind]} ${formatMl(Math.abs(e.ul))}`}
+                    aria-label={`Undo: ${MOVES[e.kind].word} ${formatMl(Math.abs(e.ul))}`}
                     onClick={() => send((requestId) => undo({ requestId, movementId: e.id }), undefined, 'Undone')}
                   >
                     Undo

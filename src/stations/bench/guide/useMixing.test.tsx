@@ -16,7 +16,14 @@ const mixing = (events: Step[]): Mixing<string, Step> =>
 
 /** A server that keeps events, once each, and can be made not to answer. */
 function open(events: Step[] = []) {
-  const server = { events: [...events], sent: [] as Sent[], lost: 0, refuse: undefined as string | undefined, looks: 0 }
+  const server = {
+    events: [...events],
+    sent: [] as Sent[],
+    lost: 0,
+    refuse: undefined as string | undefined,
+    busy: 0,
+    looks: 0,
+  }
   const kept = new Map<string, number>()
   Object.assign(globalThis, {
     fetch: async (address: string, init?: { body: string }) => {
@@ -25,6 +32,7 @@ function open(events: Step[] = []) {
       else {
         const said = JSON.parse(init.body) as Sent
         server.sent.push(said)
+        if (server.busy-- > 0) return { json: async () => ({ ok: false, code: 'Busy', message: 'Try again.' }) }
         if (server.refuse) return { json: async () => ({ ok: false, code: 'Changed', message: server.refuse }) }
         if (!kept.has(said.requestId)) kept.set(said.requestId, server.events.push(said.event))
         // The answer, not the booking, is lost.
@@ -56,6 +64,19 @@ describe('a mix in the making on this device', () => {
     await act(async () => expect(await sent).toBe(true))
     expect(view()).toMatchObject({ events: ['shake', 'pour'], sending: false, trouble: undefined })
     expect(server.sent).toMatchObject([{ after: 1, event: 'pour' }])
+  })
+  it('a busy server is asked again under the same request, and no step is lost', async () => {
+    const { server, view } = open()
+    server.busy = 2
+    let sent!: Promise<boolean>
+    act(() => {
+      sent = view().send('pour')
+    })
+    await act(() => jest.advanceTimersByTimeAsync(2_500))
+    await act(async () => expect(await sent).toBe(true))
+    expect(server.events).toEqual(['pour'])
+    expect(new Set(server.sent.map((s) => s.requestId)).size).toBe(1)
+    expect(server.sent).toHaveLength(3)
   })
   it('a tap while a step is on its way is the same tap; a patient one waits its turn', async () => {
     const { server, view } = open()

@@ -61,7 +61,7 @@ export function useMixing<Plan, Event>(start: Mixing<Plan, Event>) {
             setMixing(said.value)
             return true
           }
-          if (said && said.code !== 'Unexpected') {
+          if (said && said.code !== 'Unexpected' && said.code !== 'Busy') {
             setTrouble(said.message)
             await look()
             return false

@@ -1,5 +1,5 @@
 import { formatMl } from '@/core/quantity/format'
-import { PLACES } from '@/db/learning/paintGoes'
+import { WASTED, type PLACES } from '@/db/learning/paintGoes'
 import { Bars, Legend } from '../charts/Bars'
 import { PouredByMonth } from '../PouredByMonth'
 import { cameIn, type GoesFacts } from './facts'
@@ -11,7 +11,7 @@ const DRAWN = [
   { name: 'on pieces', of: ['on pieces'] },
   { name: 'in bottles and jars', of: ['in bottles', 'in jars'] },
   { name: 'in stock', of: ['in stock'] },
-  { name: 'wasted: run-off, walls, thrown away', of: ['thrown away as run-off', 'stuck to walls', 'thrown away'] },
+  { name: 'wasted: run-off, walls, thrown away', of: WASTED },
   { name: 'evaporated or taken out', of: ['into the air', 'taken out'] },
 ] as const satisfies readonly { name: string; of: readonly (typeof PLACES)[number][] }[]
 

@@ -9,7 +9,8 @@ import type { JournalEntry } from '@/db/ledger'
 import { undoAction } from '@/server/undoAction'
 import { EmptyState, Notice } from '@/ui/frame/Notice'
 import { OLDER } from './pages'
-import { JournalTable, MOVED_WORDS } from '@/ui/tables/JournalTable'
+import { MOVES } from '@/core/vessel/kinds'
+import { JournalTable } from '@/ui/tables/JournalTable'
 
 /** Everything that moved, newest first; narrowed by kind, older ones page by page, each with its undo. */
 export function Journal({
@@ -54,7 +55,7 @@ export function Journal({
           onChange={(k) => router.push(k ? `/notebook/journal?kind=${k}` : '/notebook/journal')}
           options={[
             { value: '', label: 'everything' },
-            ...Object.entries(MOVED_WORDS).map(([value, label]) => ({ value, label: label.toLowerCase() })),
+            ...Object.entries(MOVES).map(([value, { word }]) => ({ value, label: word.toLowerCase() })),
           ]}
         />
         <Link className="go second" href="/notebook">

@@ -67,6 +67,21 @@ describe('a pour on one device', () => {
     expect([...state.kept.values()].map((e) => (e as { ul: number }).ul)).toEqual([12_000, 5_000])
     expect(localStorage).toHaveLength(0)
   })
+  it('a step an older Fika kept does not end the page: it is said, and the server refuses it', async () => {
+    const state = server()
+    const old = { requestId: 'r1', at: 1, event: { kind: 'load', cup: 1, with: [{ of: 'teal' }] } }
+    const strange = { requestId: 'r2', at: 2, event: { kind: 'poured over', by: null } }
+    for (const kept of [[old], [strange], [old, strange], 7, { a: 1 }, [null, 'x', { requestId: 3 }]]) {
+      localStorage.setItem('fika pour run', JSON.stringify(kept))
+      state.says = 'Fika does not know that step. Reload the page.'
+      const { result, unmount } = hook()
+      expect(result.current.state.given).toEqual([])
+      await waitFor(() => expect(result.current.waiting).toBe(0))
+      if (Array.isArray(kept) && kept[0] !== null) expect(result.current.trouble).toMatch('does not know that step')
+      unmount()
+      localStorage.clear()
+    }
+  })
   it('counts once what the server kept though its answer was lost', async () => {
     const state = server()
     state.answers = false

@@ -11,6 +11,7 @@ import type { Run } from '@/db/runs/read'
 import { useLive } from '@/ui/hooks/useLive'
 
 const NO_ANSWER = 'Fika does not answer. What you do is kept here and sent as soon as it does.'
+const OLDER = 'A step kept on this device could not be read, so it is not shown. Note again what it was.'
 /** How soon what could not be sent is sent again, ms. */
 const AGAIN_MS = 1_000
 
@@ -21,11 +22,18 @@ interface Waiting {
   readonly event: RunEvent
 }
 
+/** Whether what a browser kept is an event on its way at all; whether it fits, the server says by its schema. */
+const isWaiting = (kept: unknown): kept is Waiting => {
+  const { requestId, at, event } = (kept ?? {}) as Partial<Waiting>
+  return typeof requestId === 'string' && typeof at === 'number' && typeof event?.kind === 'string'
+}
+
 /** What waits to be sent outlives a reload and a tablet that sleeps. */
 const store = (id: string) => ({
   read(): Waiting[] {
     try {
-      return JSON.parse(localStorage.getItem(`fika pour ${id}`) ?? '[]') as Waiting[]
+      const kept = JSON.parse(localStorage.getItem(`fika pour ${id}`) ?? '[]') as unknown
+      return Array.isArray(kept) ? kept.filter(isWaiting) : []
     } catch {
       return []
     }
@@ -158,7 +166,8 @@ function stateWith(run: Run, waiting: readonly Waiting[]) {
     whatStayed(run.plan, state)
     return { state, events, broken: undefined }
   } catch (error) {
-    if (!(error instanceof FikaError)) throw error
-    return { state: runState(run.plan, run.events), events: run.events, broken: error.message }
+    // What an older Fika kept here may be of no shape this one knows: it is sent all the same, and the server says so.
+    const broken = error instanceof FikaError ? error.message : OLDER
+    return { state: runState(run.plan, run.events), events: run.events, broken }
   }
 }

@@ -1,0 +1,13 @@
+import type { Tx } from '../base/withStudio'
+import { refreshLook } from './colour'
+import { refreshKeep } from './keep'
+
+/**
+ * Works out all that follows from what bottles now hold: colour, sheen, additives, and until when they keep.
+ * @param keeps whether the last follows from the content alone
+ * @throws Invalid where an additive has come into something that is to be free of it
+ */
+export async function settle(tx: Tx, vesselIds: readonly string[], keeps: boolean): Promise<void> {
+  await refreshLook(tx, vesselIds)
+  if (keeps) await refreshKeep(tx, vesselIds)
+}
