@@ -26,6 +26,7 @@ import { inSteps } from '@/core/mix/inSteps'
 import { blend } from '@/core/mix/mediumEffects'
 import { portionsOfMix, readBack } from '@/core/mix/readBack'
 import { amountsForPart, amountsForTotal, rescale } from '@/core/mix/recipe'
+import { mixFacts } from '@/core/mix/mixFacts'
 import { judgeWater, usualWater as usualWaterOf } from '@/core/mix/waterLimit'
 import { opacityOf } from '@/core/paint/contrastRatio'
 import { planAmounts } from '@/core/plan/amounts'
@@ -47,6 +48,7 @@ import { runState } from '@/core/run/runState'
 import { whatStayed } from '@/core/run/stayed'
 import { happened, load, runPlan } from '../support/run'
 import { areas } from '@/core/surface/area'
+import { wetFilmMm } from '@/core/surface/wetFilm'
 import { layerUl, pourUl } from '@/core/surface/coverage'
 import { inProportion, takeFrom, takePoured } from '@/core/vessel/content'
 import { cupHoldsUl, fillLines } from '@/core/vessel/cupShape'
@@ -149,6 +151,14 @@ const EDGE = {
   rescale: call(rescale, list, [100, 200], [120, undefined], { vesselId: 'v', capacityUl: 1e6 }),
   readBack: call(readBack, held),
   portionsOfMix: call(portionsOfMix, 5, held),
+  mixFacts: call(
+    mixFacts,
+    [
+      { kind: 'paint' as const, ul: 4e4, densityGPerMl: 1.2, solids: 0.4, waterShare: 0 },
+      { kind: 'water' as const, ul: 5e3, densityGPerMl: 1, solids: 0, waterShare: 1 },
+    ],
+    2_000,
+  ),
   judgeWater: call(
     judgeWater,
     [
@@ -248,6 +258,9 @@ const EDGE = {
   ),
   countedDropUl: call(countedDropUl, 50, 2_000, 1),
   massMg: call(massMg, 60_000, 1.2),
+  wetFilmMm: call(wetFilmMm, 26_000, [
+    { shape: 'rectangle' as const, lengthMm: 400, widthMm: 300, edgeMm: 20, count: 2 },
+  ]),
   areas: call(areas, { shape: 'rectangle' as const, lengthMm: 400, widthMm: 300, edgeMm: 20, count: 2 }),
   layerUl: call(layerUl, 120_000, 0.25),
   planAmounts: call(
@@ -451,7 +464,7 @@ const WORDS = `differenceInWords driedInWords hueFamily hueOrder hexToLab isWhit
   parsePigments readBody readOpacity readSheen readStrength wordsOnPlan offerWords offerCount offerRhythm parseMoneyMinor parseNumber
   readNumber numberIn parseAmount parseMassMg parsePouredUl parseVolumeUl parseRatio parseSize readTyped readTypedIfAny findUnit pairWord
   sourceKey surfaceWords barsAdditive contentKey factsFromTexts isPressing readShortCode shortCode suitsAsBase standing reflectanceFromHex hexToSrgb isDryMoment
-  pouringWords isMetric mostOf`
+  pouringWords isMetric mostOf moveOf`
 /** Those that are fed from what is kept: the shapes of what comes in have refused everything else before. */
 const KEPT = `undiluted wAfter wAfterMixing waterContent
   contentUl level dropOf houseRatioOf daysBetween perPercent afterStanding stoodFor sinceRead

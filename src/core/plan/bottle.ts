@@ -19,14 +19,14 @@ export interface PlanBottle extends Read {
   readonly isReference: boolean
   /** Water that may still go in by the house's limit. */
   readonly roomUl: number
-  /** Of what it holds: g/ml, volume solids 0–1, added water ÷ paint by volume. */
+  /** Of what it holds, see `MixFacts`. */
   readonly densityGPerMl: number
   readonly solids: number
   readonly waterOfPaint: number
   /** Minor units of a ml. */
   readonly costPerMl: number
-  /** Its paints, with their share of the colour, 0–1. */
   /** What is wrong with containers it was mixed from. */
   readonly badLots: readonly { readonly name: string; readonly flag: string }[]
+  /** Its paints, with their share of the colour, 0–1. */
   readonly paints: readonly { readonly id: string; readonly share: number }[]
 }

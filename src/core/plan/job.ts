@@ -1,17 +1,14 @@
 import type { Climate } from '../schedule/drying'
 import { ON_PLACE, stepsOf } from '../schedule/planSteps'
 import type { Job } from '../schedule/backwards'
-import { areas } from '../surface/area'
+import { meanMix, USUAL_MIX } from '../mix/mixFacts'
+import { wetFilmMm } from '../surface/wetFilm'
 import { footprint } from '../surface/shapes'
 import type { Technique } from '../technique/technique'
 import { needs, type PlanAmounts } from './amounts'
 import type { PlanBottle } from './bottle'
 import type { Design } from './design'
 import type { FilmFacts } from '../learning/crackRisk'
-
-/** Of what nobody knows: a mix of average solids and water. Start values of Fika. */
-const USUAL_SOLIDS = 0.3
-const USUAL_WATER = 0.2
 
 /** The film a plan leaves on its surfaces. */
 export interface ExpectedFilm extends FilmFacts {
@@ -29,25 +26,13 @@ export function expectedFilm(
   runOffShare: number,
   bottles: ReadonlyMap<string, PlanBottle>,
 ): ExpectedFilm {
-  let area = 0
-  for (const s of design.surfaces) {
-    const { faceMm2, edgesMm2 } = areas(s.surface)
-    area += faceMm2 + edgesMm2
-  }
   let stays = amounts.pourUl * (1 - runOffShare)
   for (const c of design.coats) if (c.role !== 'reserve' && c.role !== 'sides') stays += amounts.coats.get(c.id)!
-  let [ul, solids, water] = [0, 0, 0]
-  for (const p of amounts.parts) {
-    const b = p.of.kind === 'bottle' ? bottles.get(p.of.id) : undefined
-    ul += p.ul
-    solids += p.ul * (b?.solids ?? USUAL_SOLIDS)
-    water += p.ul * (b?.waterOfPaint ?? USUAL_WATER)
-  }
-  return {
-    wetMm: stays / area,
-    solids: ul > 0 ? solids / ul : USUAL_SOLIDS,
-    waterOfPaint: ul > 0 ? water / ul : USUAL_WATER,
-  }
+  const { solids, waterOfPaint } = meanMix(
+    amounts.parts.map(({ of, ul }) => ({ ...((of.kind === 'bottle' && bottles.get(of.id)) || USUAL_MIX), ul })),
+  )
+  const surfaces = design.surfaces.map((s) => s.surface)
+  return { wetMm: wetFilmMm(stays, surfaces), solids, waterOfPaint }
 }
 
 /** What dates are worked out from. */

@@ -1,5 +1,6 @@
 import { apportion } from '../mix/apportion'
-import { areas } from '../surface/area'
+import { meanMix, USUAL_MIX } from '../mix/mixFacts'
+import { wetFilmMm } from '../surface/wetFilm'
 import { Invalid } from '../errors'
 import { mustBeAmounts } from '../mustBe'
 import { formatMl } from '../quantity/format'
@@ -27,13 +28,10 @@ export interface PieceStayed {
   /** Mean wet film on face and edges together, mm, and what stays of it when the water has gone, µm. */
   readonly wetMm: number
   readonly dryUm: number
-  /** Added water ÷ paint of the mean, g/ml of the mean. */
+  /** All added water ÷ paint of the mean, g/ml of the mean. */
   readonly waterOfPaint: number
   readonly densityGPerMl: number
 }
-
-/** Where the books know nothing of a bottle: most mixes. Start values of Fika. */
-const USUAL = { densityGPerMl: 1.15, solids: 0.35, waterOfPaint: 0.1 }
 
 /** What really went onto each piece, less what went back, by bottle; nothing of 0. */
 export function netGiven(state: Pick<RunState, 'given' | 'backs'>, piece: string): { bottle: string; ul: number }[] {
@@ -45,18 +43,8 @@ export function netGiven(state: Pick<RunState, 'given' | 'backs'>, piece: string
 
 /** Means over what is on a piece, by volume. */
 export function meanOf(given: readonly Given[], piece: string | null) {
-  let [ul, density, solids, water] = [0, 0, 0, 0]
-  for (const g of given) {
-    if (piece !== null && g.piece !== piece) continue
-    const f = g.frozen ?? USUAL
-    ul += g.ul
-    density += g.ul * f.densityGPerMl
-    solids += g.ul * f.solids
-    water += g.ul * f.waterOfPaint
-  }
-  return ul > 0
-    ? { densityGPerMl: density / ul, solids: solids / ul, waterOfPaint: water / ul }
-    : { densityGPerMl: USUAL.densityGPerMl, solids: USUAL.solids, waterOfPaint: USUAL.waterOfPaint }
+  const on = given.filter((g) => piece === null || g.piece === piece)
+  return meanMix(on.map((g) => ({ ...(g.frozen ?? USUAL_MIX), ul: g.ul })))
 }
 
 /**
@@ -86,8 +74,7 @@ export function whatStayed(plan: RunPlan, state: RunState): PieceStayed[] {
       inJars.weighed[i]! || thrown.weighed[i]!,
       mean.densityGPerMl,
     )
-    const { faceMm2, edgesMm2 } = areas(p.surface)
-    const wetMm = leftUl / (faceMm2 + edgesMm2)
+    const wetMm = wetFilmMm(leftUl, [p.surface])
     return {
       piece: p.id,
       pouredUl: poured[i]!,

@@ -1,7 +1,8 @@
 import { DEFAULTS_BY_BODY } from '@/core/paint/properties'
 import type { PouredFacts, PouredLot, PouredMaterial } from '@/core/learning/pouredFacts'
 import type { Surface } from '@/core/surface/shapes'
-import { areas } from '@/core/surface/area'
+import { mixFacts } from '@/core/mix/mixFacts'
+import { wetFilmMm } from '@/core/surface/wetFilm'
 import type { TechniqueBook } from '@/core/technique/techniques'
 import { groupBy } from '@/core/groupBy'
 import type { Tx } from '../base/withStudio'
@@ -49,6 +50,7 @@ interface ContentRow {
   readonly lotLabel: string
   readonly ul: number
   readonly solids: number
+  readonly densityGPerMl: number
   readonly pigmentShare: number
   readonly waterShare: number
 }
@@ -101,7 +103,7 @@ const PIECES = `with newest as (
   order by p.poured_at desc, p.id desc`
 
 const CONTENT = `select c.vessel_id as "vesselId", m.id as "materialId", m.name, m.kind, md.kind as "mediumKind", pt.swatch_hex as hex,
-    l.id as "lotId", l.tracked, l.label as "lotLabel", c.ul, m.solids, m.pigment_share as "pigmentShare",
+    l.id as "lotId", l.tracked, l.label as "lotLabel", c.ul, m.solids, m.density_g_per_ml as "densityGPerMl", m.pigment_share as "pigmentShare",
     case when m.kind = 'water' then 1 else m.water_share end as "waterShare"
   from vessel_content c
   join lot l on l.studio_id = c.studio_id and l.id = c.lot_id
@@ -170,7 +172,6 @@ function factsOf(
   techniques: TechniqueBook,
 ): PouredFacts {
   const held = content.reduce((sum, c) => sum + c.ul, 0)
-  const { faceMm2, edgesMm2 } = areas(r.surface)
   const runOff = techniques.find(r.technique)?.runOffShare ?? 0
   // Where nobody said what stayed, the books still hold all that was poured.
   const leftUl = r.stayedHow === null ? r.pouredUl * (1 - runOff) : held
@@ -191,7 +192,7 @@ function factsOf(
     cupShare: r.cupShare ?? 1,
     leftUl,
     isWeighed: r.stayedHow === 'weighed' || r.stayedHow === 'by run-off',
-    wetMm: leftUl / (faceMm2 + edgesMm2),
+    wetMm: wetFilmMm(leftUl, [r.surface]),
     ...mixOf(content, held),
     levelTimeS: run?.levelTimeS ?? readS,
     restHours: run?.restHours ?? (r.restHours === null ? null : Math.max(0, r.restHours)),
@@ -209,7 +210,6 @@ function factsOf(
 function mixOf(content: readonly ContentRow[], held: number) {
   const shareOf = (ul: number) => (held > 0 ? ul / held : 0)
   const sum = (f: (c: ContentRow) => number) => content.reduce((all, c) => all + c.ul * f(c), 0)
-  const paint = sum((c) => Number(c.kind === 'paint'))
   const dry = sum((c) => Number(c.kind === 'paint' || c.kind === 'medium'))
   const binder = sum((c) => (c.kind === 'paint' || c.kind === 'medium' ? c.solids * (1 - c.pigmentShare) : 0))
   const materials = [...groupBy(content, (c) => c.materialId).values()].map((of): PouredMaterial => {
@@ -231,7 +231,7 @@ function mixOf(content: readonly ContentRow[], held: number) {
   return {
     materials: materials.sort((a, b) => b.share - a.share),
     lots,
-    waterOfPaint: paint > 0 ? sum((c) => c.waterShare) / paint : 0,
+    waterOfPaint: held > 0 ? mixFacts(content).waterOfPaint : 0,
     antiCraze: dry > 0 ? sum((c) => Number(c.mediumKind === 'anti-craze medium')) / dry : 0,
     weakBinder: dry > 0 ? Math.max(0, Math.min(1, 1 - binder / dry / FIRM_BINDER)) : 0,
   }

@@ -1,4 +1,5 @@
 import { NotFound } from '@/core/errors'
+import { mixFacts } from '@/core/mix/mixFacts'
 import { thinTo } from '@/core/vessel/thickening'
 import type { FrozenBottle } from '@/core/run/events'
 import type { RunState } from '@/core/run/runState'
@@ -6,7 +7,6 @@ import { bottlesById, portionsOf } from '../bottles/read'
 import type { Tx } from '../base/withStudio'
 
 const HOUR_MS = 3_600_000
-const WATER = { densityGPerMl: 1 }
 
 /**
  * The state of a bottle as paint leaves it: by the books, by what was read and added at this run already.
@@ -22,9 +22,6 @@ export async function frozenBottle(
   if (!b) throw new NotFound('bottle')
   const portions = await portionsOf(tx, [bottle])
   const addedUl = state.thinned.reduce((sum, t) => sum + (t.bottle === bottle ? t.ul : 0), 0)
-  const sum = (of: (p: (typeof portions)[number]) => number) => portions.reduce((s, p) => s + of(p), 0)
-  const kind = (k: string) => sum((p) => (p.kind === k ? p.ul : 0))
-  const whole = Math.max(1, b.ul + addedUl)
   const check = state.checks.get(bottle)
   const ms = (text: string | null) => (text === null ? null : Date.parse(text))
   const { expectedS } = thinTo(b, ms(b.readAt), now, null)
@@ -35,9 +32,7 @@ export async function frozenBottle(
     expectedS: check?.levelTimeS ?? expectedS,
     readS: check?.levelTimeS ?? b.levelTimeS,
     minutesSinceStirred: stirred === null ? null : Math.max(0, now - stirred) / 60_000,
-    waterOfPaint: kind('paint') > 0 ? (kind('water') + addedUl) / kind('paint') : 0,
-    solids: sum((p) => p.ul * p.solids) / whole,
-    densityGPerMl: b.ul > 0 ? (sum((p) => p.ul * p.densityGPerMl) + addedUl * WATER.densityGPerMl) / whole : 1.15,
+    ...mixFacts(portions, portions.length ? addedUl : 0),
     hasAdditive: b.hasAdditive,
     lots: portions.map((p) => ({ lotId: p.lotId, ul: p.ul })),
   }

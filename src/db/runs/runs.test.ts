@@ -13,7 +13,7 @@ import { takeOut } from '../ledger'
 import { savePlan } from '../plans/write'
 import { findPlan } from '../plans/read'
 import { bookRun, movementsOfRun } from './book'
-import { findRun, openRuns, piecesOfRun, remediesFared, squeezesWeighed } from './read'
+import { climateOf, findRun, openRuns, piecesOfRun, remediesFared, squeezesWeighed } from './read'
 import { beginRun, noteRunEvent, putRunAside } from './write'
 
 afterAll(endPool)
@@ -103,7 +103,10 @@ describe('a run', () => {
     const reading = { levelTimeS: 1.3, sigma: 0.1, tries: [1.3], how: 'stopwatch' }
     await note({ kind: 'climate', celsius: 12, humidity: 0.4 })
     await note({ kind: 'climate', celsius: 18, humidity: 0.7 })
+    await note({ kind: 'climate', celsius: 31, humidity: 0.1 })
+    await note({ kind: 'undo', of: (await run()).revision })
     await note({ kind: 'check', bottle: night, reading })
+    expect(await studio.run(async (tx) => climateOf(tx, (await run()).id))).toEqual({ celsius: 18, humidity: 0.7 })
     const plan = await poured({ studio, night, note, run, book, ...r })
     const [one, two] = plan.pieces
     for (const piece of [one!, two!]) await note({ kind: 'heat', piece: piece.id, seconds: 12 })

@@ -1,3 +1,4 @@
+import { USUAL_MIX } from '@/core/mix/mixFacts'
 import { formatMl } from '@/core/quantity/format'
 import { MOVES } from '@/core/vessel/kinds'
 import { formatMoney } from '@/core/quantity/money'
@@ -16,7 +17,6 @@ import { listTrials } from '@/db/trials/read'
 import type { Tx } from '@/db/base/withStudio'
 import { USUAL_EDGES } from './amounts/facts'
 import { coloursFacts, OFF } from './colours/facts'
-import { USUAL_WATER } from './cracks/facts'
 import { costFacts } from './cost/facts'
 import { cameIn } from './goes/facts'
 import { buyingFacts } from './buying/facts'
@@ -64,7 +64,7 @@ export async function shortAnswers(tx: Tx, now: Date): Promise<Partial<Record<Qu
       ),
       cracks: said(
         films.length > 0 &&
-          `Up to ${crackRisk({ wetMm: 1, waterOfPaint: USUAL_WATER }, films).safeMm.toFixed(1)} mm wet, from ${films.length} dry pieces.`,
+          `Up to ${crackRisk({ wetMm: 1, waterOfPaint: USUAL_MIX.waterOfPaint }, films).safeMm.toFixed(1)} mm wet, from ${films.length} dry pieces.`,
       ),
       goes: said(
         came > 0 &&

@@ -1,4 +1,5 @@
 import type { PlanBottle } from '@/core/plan/bottle'
+import { mixFacts } from '@/core/mix/mixFacts'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { amountsOfPieces, SHARE_SPREAD, sharesKept } from '@/core/learning/amountsOfPieces'
 import { driedFilms } from '@/core/learning/driedFilms'
@@ -43,9 +44,6 @@ export async function planBottles(tx: Tx, facts: StudioFacts): Promise<PlanBottl
 const ms = (text: string | null) => (text === null ? null : Date.parse(text))
 
 function planBottle(b: BottleFull, portions: readonly LotPortion[], { water }: StudioFacts): PlanBottle {
-  const mean = (of: (p: LotPortion) => number, none: number) =>
-    b.ul > 0 ? portions.reduce((sum, p) => sum + p.ul * of(p), 0) / b.ul : none
-  const sum = (kind: LotPortion['kind']) => portions.reduce((ul, p) => ul + (p.kind === kind ? p.ul : 0), 0)
   const parts = b.recipe.paints.reduce((all, m) => all + m.parts, 0)
   return {
     ...b,
@@ -55,9 +53,7 @@ function planBottle(b: BottleFull, portions: readonly LotPortion[], { water }: S
     movedAt: ms(b.movedAt),
     readAt: ms(b.readAt),
     roomUl: portions.length ? judgeWater(portions, water).roomUl : 0,
-    densityGPerMl: mean((p) => p.densityGPerMl, 1.1),
-    solids: mean((p) => p.solids, 0.3),
-    waterOfPaint: sum('paint') > 0 ? sum('water') / sum('paint') : 0,
+    ...mixFacts(portions),
     costPerMl: b.ul > 0 ? (costOf(portions).minor * 1000) / b.ul : 0,
     badLots: portions.flatMap((p) => (p.lotFlag ? [{ name: p.material, flag: p.lotFlag }] : [])),
     paints: b.recipe.paints.map((m) => ({ id: m.materialId, share: parts > 0 ? m.parts / parts : 0 })),

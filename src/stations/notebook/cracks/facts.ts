@@ -1,3 +1,4 @@
+import { USUAL_MIX } from '@/core/mix/mixFacts'
 import { crackRisk } from '@/core/learning/crackRisk'
 import { driedFilms } from '@/core/learning/driedFilms'
 import { pouredFacts } from '@/db/learning/pieces'
@@ -20,8 +21,7 @@ export interface CracksFacts {
   readonly safeWateryMm: number
 }
 
-/** Water ÷ paint of the two curves. */
-export const USUAL_WATER = 0.25
+/** Water ÷ paint of the watery curve; the other is of a usual mix. */
 const WATERY = 0.6
 const MOST_MM = 4
 
@@ -41,9 +41,9 @@ export async function cracksFacts(tx: Tx): Promise<CracksFacts> {
         ? [{ id: p.id, title: p.title, wetMm: film.wetMm, waterOfPaint: film.waterOfPaint, cracked: film.cracked }]
         : []
     }),
-    usual: curve(USUAL_WATER),
+    usual: curve(USUAL_MIX.waterOfPaint),
     watery: curve(WATERY),
-    safeMm: safe(USUAL_WATER),
+    safeMm: safe(USUAL_MIX.waterOfPaint),
     safeWateryMm: safe(WATERY),
   }
 }

@@ -1,5 +1,4 @@
 import type { Fared } from '@/core/run/bothers'
-import type { DriedFilm } from '@/core/learning/crackRisk'
 import type { UnitSystem } from '@/core/quantity/parse'
 import type { Squeezed } from '@/core/run/loading'
 import type { TableFlow } from '@/core/run/tableFlow'
@@ -32,7 +31,6 @@ export interface RunDesk {
   readonly places: readonly string[]
   readonly fared: readonly Fared[]
   readonly squeezed: readonly Squeezed[]
-  readonly dried: readonly DriedFilm[]
   readonly celsius: number
   readonly humidity: number
   readonly units: UnitSystem

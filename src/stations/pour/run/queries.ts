@@ -1,3 +1,4 @@
+import { mixFacts } from '@/core/mix/mixFacts'
 import { judgeWater } from '@/core/mix/waterLimit'
 import { groupBy } from '@/core/groupBy'
 import type { TechniqueBook } from '@/core/technique/techniques'
@@ -6,6 +7,7 @@ import type { Read } from '@/core/vessel/thickening'
 import { bottlesInUse, listJars, portionsOf } from '@/db/bottles/read'
 import { listWaters } from '@/db/materials/mixable'
 import { studioFacts, type StudioFacts } from '@/db/people/studio'
+import type { DriedFilm } from '@/core/learning/crackRisk'
 import { driedFilms } from '@/core/learning/driedFilms'
 import { pouredFacts } from '@/db/learning/pieces'
 import { dryingPlaces, roomFacts } from '@/db/room/read'
@@ -29,12 +31,17 @@ export async function runDesk(tx: Tx, id: string): Promise<RunDesk> {
     places: (await dryingPlaces(tx)).map((p) => p.name),
     fared: await remediesFared(tx),
     squeezed: await squeezesWeighed(tx),
-    dried: driedFilms(await pouredFacts(tx, techniques)),
     celsius: room.celsius,
     humidity: room.humidity,
     units: studio.units,
     now: Date.now(),
   }
+}
+
+/** The studio's own films, for what a film's risk is learned from: every piece is read for it. @throws NotFound for another studio's run */
+export async function runFilms(tx: Tx, id: string): Promise<DriedFilm[]> {
+  await findRun(tx, id)
+  return driedFilms(await pouredFacts(tx, await techniqueBook(tx)))
 }
 
 /** Every bottle that may be reached for, with what it needs first. */
@@ -50,7 +57,6 @@ async function tableBottles(tx: Tx, { water, zone }: StudioFacts, techniques: Te
   const now = Date.now()
   return bottles.map((b) => {
     const portions = held.get(b.id) ?? []
-    const mass = portions.reduce((sum, p) => sum + p.ul * p.densityGPerMl, 0)
     const roomUl = portions.length ? judgeWater(portions, water).roomUl : 0
     const needs = needsOf({ ...factsFromTexts(b, now, techniques), roomUl }, now, (at) => dayAndTime(at, zone))
     return {
@@ -61,7 +67,7 @@ async function tableBottles(tx: Tx, { water, zone }: StudioFacts, techniques: Te
       sheen: b.sheen,
       role: b.role,
       ul: b.ul,
-      densityGPerMl: b.ul > 0 ? mass / b.ul : 1.15,
+      densityGPerMl: mixFacts(portions).densityGPerMl,
       flow: { ...readOf(b), readAt: b.readAt === null ? null : Date.parse(b.readAt), roomUl },
       // How thick it is, is said against this pour and not against what it was mixed for.
       todo: [

@@ -13,6 +13,7 @@ import { ScaleLine } from '@/ui/hand/ScaleLine'
 import { StepKey } from '@/ui/hand/StepKey'
 import { attemptOr } from '@/ui/hooks/useAttempt'
 import { Chip } from '@/ui/pictures/Drawdown'
+import { useFilms } from '../useFilms'
 import { Aside } from '../Aside'
 import { Key } from '../Key'
 import { WeighOrType } from '../WeighOrType'
@@ -91,7 +92,9 @@ function Facts({ plan, stayed }: RunStepProps & { stayed: readonly PieceStayed[]
 
 /** Risk now, and what tipped off would bring it under one in ten: over the side that matters least. */
 function Risk({ plan, desk, piece, state, own }: RunStepProps & { own: PieceStayed }) {
-  const { risk, pieces, safeMm } = crackRisk({ wetMm: own.wetMm, waterOfPaint: own.waterOfPaint }, desk.dried)
+  const dried = useFilms(desk.run.id)
+  if (!dried) return null
+  const { risk, pieces, safeMm } = crackRisk({ wetMm: own.wetMm, waterOfPaint: own.waterOfPaint }, dried)
   const { faceMm2, edgesMm2 } = areas(piece.surface)
   const offUl = Math.round((own.wetMm - safeMm) * (faceMm2 + edgesMm2))
   const keepers = state.keepers.filter((k) => k.piece === piece.id && k.isKept)
