@@ -47,6 +47,7 @@ function open(events: Step[] = []) {
 
 beforeEach(() => {
   FakeEventSource.install()
+  localStorage.clear()
   jest.useFakeTimers()
 })
 afterEach(() => jest.useRealTimers())
@@ -140,6 +141,34 @@ describe('a mix in the making on this device', () => {
     })
     expect(server.looks).toBe(2)
     expect(view().events).toEqual(['shake', 'pour'])
+  })
+  it('a step that was not sent before a reload is sent after it, once, and only where nobody has gone on meanwhile', async () => {
+    const { server, view, hook } = open()
+    server.lost = 1
+    await act(async () => {
+      void view().send('pour')
+      await jest.advanceTimersByTimeAsync(0)
+    })
+    hook.unmount()
+    const again = open(['pour'])
+    await act(() => jest.advanceTimersByTimeAsync(100))
+    expect(again.server.sent.map(({ requestId, after }) => ({ requestId, after }))).toEqual([
+      { requestId: server.sent[0]!.requestId, after: 0 },
+    ])
+    expect(localStorage).toHaveLength(0)
+  })
+  it('two tabs keep their steps beside each other', async () => {
+    const [one, two] = [open(), open()]
+    two.server.busy = 99
+    await act(async () => {
+      void one.view().send('pour')
+      void two.view().send('stir')
+      await jest.advanceTimersByTimeAsync(0)
+    })
+    const kept = JSON.parse(localStorage.getItem('fika mix m1')!) as { event: string }[]
+    expect(kept.map((k) => k.event)).toEqual(['pour', 'stir'])
+    one.hook.unmount()
+    two.hook.unmount()
   })
   it('gives up sending when the screen is gone', async () => {
     const { server, view, hook } = open()
