@@ -71,10 +71,16 @@ module.exports = {
       'The books know no noun; what follows from a movement is handed to them.',
     ),
     forbid(
+      'mixes-stand-on-the-ledger',
+      { path: '^src/db/mixes', pathNot: tests },
+      { path: '^src/db/(?!mixes|ledger|base)' },
+      'What a mix is follows from the books alone.',
+    ),
+    forbid(
       'movements-are-written-by-the-ledger',
-      { path: '^src', pathNot: `^src/db/ledger/|${tests}` },
+      { path: '^src', pathNot: `^src/db/(ledger|mixes)/|${tests}` },
       { path: '^src/db/ledger/(?!index)' },
-      'Only src/db/ledger writes movements.',
+      'Only the ledger and the mixes that stand on it write movements.',
     ),
   ],
   options: {

@@ -1,5 +1,5 @@
 // Brings the database named by FIKA_OWNER_DATABASE to the newest schema. Called by the other commands.
-import { fillKeep } from '@/db/ledger'
+import { fillKeep } from '@/db/mixes'
 import { migrate } from '@/db/base/migrate'
 import { fillOptics } from '@/db/materials/optics'
 import { endPool } from '@/db/base/pool'

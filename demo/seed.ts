@@ -12,16 +12,8 @@ import { createStudio } from '@/db/people/newStudio'
 import { DEMO_EMAIL } from '@/db/people/demoDoor'
 import { dropsUl } from '@/core/mix/drops'
 import { START_DROPS } from '@/core/quantity/dropSizes'
-import {
-  buyContainer,
-  discard,
-  finishContainer,
-  mixBottle,
-  reclaimRunOff,
-  takeOut,
-  waterBottle,
-  weighInBottle,
-} from '@/db/ledger'
+import { buyContainer, discard, finishContainer, takeOut } from '@/db/ledger'
+import { mixBottle, reclaimRunOff, waterBottle, weighInBottle } from '@/db/mixes'
 import { saveRatioOfPaint } from '@/db/people/houseRules'
 import { saveRecipe } from '@/db/recipes/recipes'
 import { pool } from '@/db/base/pool'

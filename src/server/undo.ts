@@ -1,5 +1,7 @@
 import type { Tx } from '@/db/base/withStudio'
-import { finishUndone, notWhileBack, undoMovement, useUndone, type Booked, type Followers } from '@/db/ledger'
+import { finishUndone, undoMovement, type Booked, type Followers } from '@/db/ledger'
+import { notWhileBack, useUndone } from '@/db/mixes'
+import { settleBack } from '@/db/mixes'
 import { pourUndone, setRejoined } from '@/db/pieces/pour'
 import { runReopened } from '@/db/runs/write'
 import { surfacesReturned } from '@/db/surfaces/write'
@@ -25,4 +27,4 @@ const FOLLOWERS: Followers = {
 
 /** Undoes a movement with all that followed from it. @throws as `undoMovement` does */
 export const undo = (tx: Tx, input: { requestId: string; movementId: string }): Promise<Booked> =>
-  undoMovement(tx, input, FOLLOWERS)
+  undoMovement(tx, input, FOLLOWERS, settleBack)

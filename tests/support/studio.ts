@@ -2,7 +2,8 @@ import { v7 as uuidv7 } from 'uuid'
 import { hexToSrgb } from '@/core/colour/srgb'
 import { createStudio } from '@/db/people/newStudio'
 import { saveFormula } from '@/db/formulas/formulas'
-import { mixBottle, buyContainer } from '@/db/ledger'
+import { buyContainer } from '@/db/ledger'
+import { mixBottle } from '@/db/mixes'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 
 /** A fresh studio for one test (or one that is there), and short ways to fill it. Invented data only. */

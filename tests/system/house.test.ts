@@ -51,10 +51,10 @@ function writtenTables(text: string): string[] {
   return [...named, ...filled]
 }
 
-/** The ledger and the bottles keep these three between them. */
+/** The ledger, the mixes and the bottles keep these three between them. */
 const SHARED: Readonly<Record<string, readonly string[]>> = {
-  bottle: ['db/bottles', 'db/ledger'],
-  vessel: ['db/bottles', 'db/ledger'],
+  bottle: ['db/bottles', 'db/ledger', 'db/mixes'],
+  vessel: ['db/bottles', 'db/ledger', 'db/mixes'],
   lot: ['db/bottles', 'db/ledger'],
 }
 /** Written by functions of the database alone. */

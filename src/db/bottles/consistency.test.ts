@@ -4,7 +4,7 @@ import { makeStudio } from '../../../tests/support/studio'
 import { beliefFor, beliefsOf, curveKeys, learnedOf, loggedTitrations } from './consistency'
 import { findBottle } from './read'
 import { noteReading, readBothWays, readBottle } from './readings'
-import { waterBottle } from '@/db/ledger'
+import { waterBottle } from '@/db/mixes'
 import { pourTogether } from './edit'
 import { endPool } from '@/db/base/pool'
 

@@ -1,13 +1,7 @@
 import type { InferType } from 'yup'
 import { NotFound } from '@/core/errors'
-import {
-  mergeBottles,
-  refreshKeep,
-  refuseAdditive,
-  type Booked,
-  type MergeBottles,
-  type RecipeSnapshot,
-} from '../ledger'
+import { type Booked } from '../ledger'
+import { mergeBottles, refreshKeep, refuseAdditive, type MergeBottles, type RecipeSnapshot } from '../mixes'
 import type { Tx } from '../base/withStudio'
 import type { editBottleSchema } from './schema'
 

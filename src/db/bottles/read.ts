@@ -1,6 +1,7 @@
 import { NotFound } from '@/core/errors'
 import type { MaterialKind } from '@/core/paint/properties'
-import { notUndone, type RecipeSnapshot } from '../ledger'
+import { notUndone } from '../ledger'
+import { type RecipeSnapshot } from '../mixes'
 import type { Tx } from '../base/withStudio'
 
 /** A bottle as it stands on the rack. */

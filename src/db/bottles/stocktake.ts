@@ -5,7 +5,7 @@ import { explain } from '@/core/vessel/stocktake'
 import type { Loss } from '@/core/vessel/weighIn'
 import { keepTare } from './edit'
 import { portionsOf, type LotPortion } from './read'
-import { weighInBottle } from '@/db/ledger'
+import { weighInBottle } from '@/db/mixes'
 import type { Tx } from '@/db/base/withStudio'
 
 /** A weight taken in a stocktake that is not booked yet. */

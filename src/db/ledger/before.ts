@@ -19,14 +19,19 @@ export interface Changed {
 /** Columns that follow from what is in a bottle, and are worked out anew where something else has come into it since. */
 const OF_CONTENT = ['w', 'evaporated_share', 'keep_until', 'colour_hex', 'colour_off', 'sheen', 'has_additive']
 
-/** Notes what bottles are, every column, before a movement changes what is in them. */
-export async function noteBefore(tx: Tx, movementId: string, vesselIds: readonly string[]): Promise<void> {
-  if (vesselIds.length === 0) return
-  await tx.q(
+/**
+ * Notes what bottles are, every column, before a movement changes what is in them.
+ * @returns those of the vessels that are bottles
+ */
+export async function noteBefore(tx: Tx, movementId: string, vesselIds: readonly string[]): Promise<string[]> {
+  if (vesselIds.length === 0) return []
+  const rows = await tx.q<{ id: string }>(
     `insert into bottle_before (studio_id, movement_id, vessel_id, facts)
-     select $1, $2, b.vessel_id, to_jsonb(b) - 'studio_id' - 'vessel_id' from bottle b where b.studio_id = $1 and b.vessel_id = any ($3)`,
+     select $1, $2, b.vessel_id, to_jsonb(b) - 'studio_id' - 'vessel_id' from bottle b where b.studio_id = $1 and b.vessel_id = any ($3)
+     returning vessel_id as id`,
     [tx.studioId, movementId, vesselIds],
   )
+  return rows.map((r) => r.id)
 }
 
 /** Notes what the movement made of them. */

@@ -6,18 +6,8 @@ import { refusalsUnsaid } from '../../../tests/support/refusals'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { endPool } from '../base/pool'
 import { withStudio } from '../base/withStudio'
-import {
-  buyContainer,
-  buyTogether,
-  finishContainer,
-  weighContainer,
-  discard,
-  mixBottle,
-  pour,
-  takeOut,
-  topUpBottle,
-  weighInBottle,
-} from './'
+import { buyContainer, buyTogether, finishContainer, weighContainer, discard, pour, takeOut } from '.'
+import { mixBottle, topUpBottle, weighInBottle } from '../mixes'
 import { undo } from '@/server/undo'
 
 afterAll(endPool)

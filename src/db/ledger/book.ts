@@ -7,7 +7,6 @@ import { formatMl } from '@/core/quantity/format'
 import { payloadHash } from '../base/payloadHash'
 import type { Tx } from '../base/withStudio'
 import { noteAfter, noteBefore } from './before'
-import { settle } from './settle'
 
 /** One line: `ul` of a lot from one vessel to another. From null = bought or found; to null = a purchase undone. */
 export interface Line {
@@ -46,6 +45,8 @@ export interface Booking {
   decide(held: (id: string) => HeldVessel, movementId: string): Promise<Line[]> | Line[]
   /** What else of bottles follows, once the lines are written; what follows from their content alone is settled after it. */
   follow?(movementId: string): Promise<void>
+  /** Works out what follows from the content of bottles it changed; whatever changes a mix has to bring it. */
+  settle?(tx: Tx, vesselIds: readonly string[], keeps: boolean): Promise<void>
 }
 
 export interface Booked {
@@ -122,13 +123,16 @@ export async function book(tx: Tx, booking: Booking): Promise<Booked> {
   const notKept = [...sinks, ...(booking.sinks ?? [])]
   const { alters, keeps } = moveOf(booking.kind)
   const altered = alters ? alteredBy(lines, alters, notKept) : []
-  if (alters !== 'makes') await noteBefore(tx, movementId, altered)
+  const mixes = alters === 'makes' ? altered : await noteBefore(tx, movementId, altered)
   await write(tx, movementId, lines, notKept)
   tx.touched.add('rack')
   await markEmptied(tx, lines, held, booking.at)
   await booking.follow?.(movementId)
-  if (altered.length) await settle(tx, altered, keeps === true)
-  if (alters !== 'makes') await noteAfter(tx, movementId, altered)
+  if (mixes.length) {
+    if (!booking.settle) throw new Error(`${booking.kind} changes what is in bottles, and nothing settles it`)
+    await booking.settle(tx, mixes, keeps === true)
+  }
+  if (alters !== 'makes') await noteAfter(tx, movementId, mixes)
   return { movementId, replayed: false }
 }
 

@@ -3,7 +3,7 @@ import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio } from '../../../tests/support/studio'
 import { findBottle, portionsOf } from '@/db/bottles/read'
 import { endPool } from '../base/pool'
-import { weighInBottle } from './'
+import { weighInBottle } from '../mixes'
 import { undo } from '@/server/undo'
 
 afterAll(endPool)

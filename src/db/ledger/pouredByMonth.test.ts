@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { makeStudio } from '../../../tests/support/studio'
-import { discard, pour, pourBack, takeOut } from '@/db/ledger'
+import { discard, pour, takeOut } from '@/db/ledger'
+import { pourBack } from '@/db/mixes'
 import { undo } from '@/server/undo'
 import { endPool } from '@/db/base/pool'
 import { pouredByMonth } from './pouredByMonth'

@@ -1,12 +1,9 @@
 import { Conflict, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
-import { moveOf, type MovementKind } from '@/core/vessel/kinds'
+import type { MovementKind } from '@/core/vessel/kinds'
 import type { Tx } from '../base/withStudio'
 import { book, type Booked, type HeldVessel, type Line } from './book'
-import { changedBy, goingBack, putBack, type Changed } from './before'
-import { refreshKeep } from './keep'
-import { settle } from './settle'
-import { recount } from './water'
+import { changedBy, type Changed } from './before'
 
 /** A movement that was undone. */
 export interface Undone {
@@ -17,6 +14,9 @@ export interface Undone {
   readonly back: readonly Line[]
   /** The vessels on either side. */
   readonly touched: readonly string[]
+  readonly kind: MovementKind
+  /** The bottles whose content it had changed, as they are, were before it and after it. */
+  readonly changed: readonly Changed[]
 }
 
 /** What stands beside the ledger and follows a movement that is undone. */
@@ -28,12 +28,14 @@ export type Followers = Readonly<Record<Exclude<MovementKind, 'undo'>, readonly 
 /**
  * Undoes a movement by its mirror image. What was moved must still be where it went.
  * @param followers what stands beside the ledger and follows, by kind
+ * @param settleBack makes of bottles again what they were
  * @throws Conflict when something has been used since (says which vessel has what), or it was undone already
  */
 export async function undoMovement(
   tx: Tx,
   input: { requestId: string; movementId: string },
   followers: Followers,
+  settleBack: Follow,
 ): Promise<Booked> {
   const [movement] = await tx.q<{ kind: MovementKind }>('select kind from movement where studio_id = $1 and id = $2', [
     tx.studioId,
@@ -62,35 +64,11 @@ export async function undoMovement(
       return back
     },
     async follow() {
-      for (const follow of followers[kind]) await follow(tx, { ...input, back, touched })
-      await settleBack(tx, kind, back, touched, changed)
+      const undone = { ...input, kind, back, touched, changed }
+      for (const follow of [...followers[kind], settleBack]) await follow(tx, undone)
     },
   })
   return booked
-}
-
-/**
- * Bottles are again what they were, in every column that is still as the movement left it. Where something else has
- * come into one since, or nobody noted what it was, what follows from its content is worked out from that.
- */
-async function settleBack(
-  tx: Tx,
-  kind: MovementKind,
-  back: readonly Line[],
-  touched: readonly string[],
-  changed: readonly Changed[],
-): Promise<void> {
-  const { alters, keeps } = moveOf(kind)
-  if (!alters) return
-  if (alters !== 'makes') {
-    const noted = new Set(changed.filter((c) => !c.alteredSince || !c.after).map((c) => c.vesselId))
-    const altered = new Set(back.flatMap((l) => (alters === 'in' ? [l.from, l.to] : [l.from])))
-    const anew = touched.filter((id) => altered.has(id) && !noted.has(id))
-    for (const id of anew) await recount(tx, id, back)
-    if (keeps) await refreshKeep(tx, anew)
-  }
-  await settle(tx, touched, false)
-  for (const c of changed) await putBack(tx, c, goingBack(c))
 }
 
 /** @throws Conflict naming the first vessel that holds less of an ingredient than would go back */

@@ -7,7 +7,7 @@ import { isWhite, opticsFromHex, opticsFromMasstone } from '@/core/colour/paintO
 import type { OpticsKnown } from '@/core/colour/predict'
 import type { Reflectance } from '@/core/colour/reflectance'
 import type { Body, Opacity, Sheen, Strength } from '@/core/paint/properties'
-import { refreshLook } from '@/db/ledger'
+import { refreshLook } from '@/db/mixes'
 import { pool } from '@/db/base/pool'
 import { withStudio, type Tx } from '@/db/base/withStudio'
 

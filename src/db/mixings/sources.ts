@@ -1,6 +1,7 @@
 import { NotFound } from '@/core/errors'
 import { bottleNames, materialNames } from '@/db/materials/mixable'
-import type { Source, RecipeSnapshot } from '@/db/ledger'
+import type { Source } from '@/db/ledger'
+import type { RecipeSnapshot } from '@/db/mixes'
 import type { Tx } from '@/db/base/withStudio'
 
 /** What was poured, as the ledger takes it: an id is a material's, or that of a bottle whose mix went in. */

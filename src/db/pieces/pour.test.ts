@@ -6,7 +6,7 @@ import { endPool } from '@/db/base/pool'
 import { findPlan } from '@/db/plans/read'
 import { savePlan } from '@/db/plans/write'
 import { planInput } from '../../../tests/support/plans'
-import { mayGoBack, pourBack } from '@/db/ledger'
+import { mayGoBack, pourBack } from '@/db/mixes'
 import { findPiece, piecesPouredFrom } from './read'
 import { pourPlan } from './pour'
 

@@ -1,7 +1,7 @@
 import { Conflict, Invalid, NotFound } from '@/core/errors'
 import { planAmounts, type PlanPart } from '@/core/plan/amounts'
 import type { Of } from '@/core/plan/design'
-import { refuseAdditive } from '../ledger'
+import { refuseAdditive } from '../mixes'
 import type { Tx } from '../base/withStudio'
 import { cupSizes } from '../room/read'
 import { techniqueBook } from '../techniques/read'

@@ -3,7 +3,7 @@
 import type { Answer } from '@/core/answer'
 import { Invalid } from '@/core/errors'
 import { findFormula } from '@/db/formulas/formulas'
-import { mixBottle, topUpBottle } from '@/db/ledger'
+import { mixBottle, topUpBottle } from '@/db/mixes'
 import type { Tx } from '@/db/base/withStudio'
 import { perform } from '@/server/perform'
 import { bookSchema, type BookInput } from '@/db/mixings/bookSchema'

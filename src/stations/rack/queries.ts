@@ -1,7 +1,7 @@
 import { CARRIER, hidingWords } from '@/core/colour/hidingWords'
 import { sureOf } from '@/core/colour/predict'
 import { surePaint, sureWords } from '@/core/colour/sureWords'
-import { mayGoBack } from '@/db/ledger'
+import { mayGoBack } from '@/db/mixes'
 import { bottleLabels, type LotPortion } from '@/db/bottles/read'
 import { piecesPouredFrom } from '@/db/pieces/read'
 import { listWaters } from '@/db/materials/mixable'

@@ -1,5 +1,5 @@
 import { formatRatio } from '@/core/quantity/ratio'
-import type { RecipeSnapshot } from '@/db/ledger'
+import type { RecipeSnapshot } from '@/db/mixes'
 
 /**
  * A recipe in one line, as it is written on a label: `Teal 3 : White 1, then 1 : 2 Flow : 0.3 Distilled water`.

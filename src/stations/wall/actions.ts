@@ -3,7 +3,7 @@
 import type { Answer } from '@/core/answer'
 import { NotFound } from '@/core/errors'
 import type { Quad } from '@/core/surface/homography'
-import { reclaimRunOff } from '@/db/ledger'
+import { reclaimRunOff } from '@/db/mixes'
 import { withStudio } from '@/db/base/withStudio'
 import { noteByProduct, noteCoat, removeByProduct, removeCoat } from '@/db/pieces/finish'
 import { measuredSchema } from '@/db/pieces/measuresSchema'

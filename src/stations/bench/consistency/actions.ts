@@ -3,7 +3,7 @@
 import { BY_EYE_SIGMA } from '@/core/consistency/reference'
 import { makeReference } from '@/db/bottles/edit'
 import { readBottle } from '@/db/bottles/readings'
-import { waterBottle } from '@/db/ledger'
+import { waterBottle } from '@/db/mixes'
 import { change } from '@/server/change'
 import { derivedId } from '@/db/base/derivedId'
 import { correctSchema, readBottleSchema, referenceSchema, waterSchema } from '@/db/bottles/readingSchema'

@@ -2,9 +2,10 @@ import { Invalid } from '@/core/errors'
 import type { Watered } from '@/core/consistency/reference'
 import type { RecipeSnapshot } from './recipeSnapshot'
 import type { Tx } from '../base/withStudio'
-import { book, type Booked } from './book'
-import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from './lots'
-import type { Follow } from './undo'
+import type { Booked } from '../ledger/book'
+import { bookMix } from './settle'
+import { bottleLines, isMaterial, openContainers, supplyLines, type Source, type Wanted } from '../ledger/lots'
+import type { Follow } from '../ledger/undo'
 import { countWater, mixedIn, watered } from './water'
 
 export interface MixBottle {
@@ -44,7 +45,7 @@ export async function mixBottle(tx: Tx, mix: MixBottle): Promise<Booked> {
   if (mix.capacityUl !== null && total > mix.capacityUl)
     throw new Invalid('The bottle is smaller than the mix. Choose a larger one, or mix less.', 'capacity')
   const { containers, bottles, materials } = await sourcesOf(tx, poured)
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'mix',
     requestId: mix.requestId,
     payload: { vesselId: mix.vesselId, label: mix.label, poured, role: mix.role },
@@ -140,7 +141,7 @@ export async function topUpBottle(tx: Tx, top: TopUpBottle): Promise<Booked> {
     throw new Invalid('A bottle cannot be poured into itself. Choose another mix, or leave it out.')
   const { containers, bottles, materials } = await sourcesOf(tx, poured)
   let before: Watered | undefined
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'top-up',
     requestId: top.requestId,
     payload: { vesselId: top.vesselId, poured },

@@ -3,9 +3,10 @@ import { wAfter, wAfterMixing, waterContent, type Watered } from '@/core/consist
 import { contentUl } from '@/core/vessel/content'
 import { WATER_G_PER_ML } from '@/core/vessel/weighIn'
 import type { Tx } from '../base/withStudio'
-import { book, type Booked, type Line } from './book'
-import { lotFacts, openContainers, supplyLines } from './lots'
-import { sink } from './sinks'
+import type { Booked, Line } from '../ledger/book'
+import { bookMix } from './settle'
+import { lotFacts, openContainers, supplyLines } from '../ledger/lots'
+import { sink } from '../ledger/sinks'
 
 export interface WaterBottle {
   readonly requestId: string
@@ -27,7 +28,7 @@ export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
   if (water?.kind !== 'water') throw new Invalid('Choose which water went in.', 'waterId')
   const containers = await openContainers(tx, [w.waterId])
   let beforeUl = 0
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'water',
     requestId: w.requestId,
     payload: { vesselId: w.vesselId, waterId: w.waterId, ul: w.ul },

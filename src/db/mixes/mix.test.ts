@@ -4,7 +4,8 @@ import { v7 as uuidv7 } from 'uuid'
 import { expectBalanced } from '../../../tests/support/balance'
 import { makeStudio, mixOf } from '../../../tests/support/studio'
 import { endPool } from '../base/pool'
-import { mixBottle, pour, topUpBottle } from './'
+import { pour } from '../ledger'
+import { mixBottle, topUpBottle } from '.'
 
 afterAll(endPool)
 

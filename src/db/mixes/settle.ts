@@ -1,4 +1,5 @@
 import type { Tx } from '../base/withStudio'
+import { book, type Booked, type Booking } from '../ledger/book'
 import { refreshLook } from './colour'
 import { refreshKeep } from './keep'
 
@@ -11,3 +12,6 @@ export async function settle(tx: Tx, vesselIds: readonly string[], keeps: boolea
   await refreshLook(tx, vesselIds)
   if (keeps) await refreshKeep(tx, vesselIds)
 }
+
+/** Books a movement that changes what is in bottles, and settles what follows. @throws as `book` does */
+export const bookMix = (tx: Tx, booking: Omit<Booking, 'settle'>): Promise<Booked> => book(tx, { ...booking, settle })

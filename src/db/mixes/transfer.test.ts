@@ -11,19 +11,17 @@ import { endPool } from '../base/pool'
 import { recipeOfContent } from './recipeOf'
 import { addMember } from '@/db/people/members'
 import { withStudio, type Tx } from '../base/withStudio'
+import { pour, takeOut, type Booked } from '../ledger'
 import {
   fillKeep,
   mergeBottles,
   mixBottle,
-  pour,
   reclaimRunOff,
   refreshKeep,
   splitBottle,
-  takeOut,
   topUpBottle,
   waterBottle,
   weighInBottle,
-  type Booked,
 } from '.'
 import { undo } from '@/server/undo'
 import { refusalsUnsaid } from '../../../tests/support/refusals'

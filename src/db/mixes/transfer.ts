@@ -5,8 +5,9 @@ import { contentUl, takeFrom } from '@/core/vessel/content'
 import type { Role } from '@/core/paint/properties'
 import { recipeOfContent } from './recipeOf'
 import type { Tx } from '../base/withStudio'
-import { book, type Booked, type Line } from './book'
-import type { OffPour } from './runOff'
+import type { Booked, Line } from '../ledger/book'
+import { bookMix } from './settle'
+import type { OffPour } from '../ledger/runOff'
 import { countWater } from './water'
 
 export interface SplitBottle {
@@ -32,7 +33,7 @@ export async function splitBottle(tx: Tx, s: SplitBottle): Promise<Booked> {
       `${small.label} holds ${formatMl(small.capacityUl!)} at most. Put less into it, or take a larger one.`,
       'capacity',
     )
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'split',
     requestId: s.requestId,
     payload: { vesselId: s.vesselId, into: s.into },
@@ -115,7 +116,7 @@ export async function mergeBottles(tx: Tx, m: MergeBottles): Promise<Booked> {
     throw new Invalid('Choose at least one other bottle to pour into this one.', 'from')
   const all = [m.intoId, ...fromIds]
   let ulOf = new Map<string, number>()
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'merge',
     requestId: m.requestId,
     payload: { intoId: m.intoId, fromIds },
@@ -245,7 +246,7 @@ export async function keepRunOff(
   const from = r.from.filter((f) => f.ul > 0)
   const pours = from.map((f) => f.vesselId)
   const ul = from.reduce((sum, f) => sum + f.ul, 0)
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'reclaim',
     requestId: r.requestId,
     payload: { from: from.map((f) => [f.vesselId, f.ul]), jarId: r.jarId },

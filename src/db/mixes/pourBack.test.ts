@@ -5,7 +5,8 @@ import { makeStudio } from '../../../tests/support/studio'
 import { undo } from '@/server/undo'
 import { endPool } from '../base/pool'
 import { findBottle } from '../bottles/read'
-import { mayGoBack, pour, pourBack, takeOut, topUpBottle, waterBottle } from '.'
+import { pour, takeOut } from '../ledger'
+import { mayGoBack, pourBack, topUpBottle, waterBottle } from '.'
 
 afterAll(endPool)
 

@@ -2,9 +2,10 @@ import { Conflict, Invalid, NotEnough, NotFound } from '@/core/errors'
 import { formatMl } from '@/core/quantity/format'
 import { contentUl, inProportion, type Portion } from '@/core/vessel/content'
 import type { Tx } from '../base/withStudio'
-import { book, type Booked } from './book'
-import { notUndone } from './notUndone'
-import type { Follow } from './undo'
+import type { Booked } from '../ledger/book'
+import { bookMix } from './settle'
+import { notUndone } from '../ledger/notUndone'
+import type { Follow } from '../ledger/undo'
 import { mixedIn, watered } from './water'
 
 /** Something that left a bottle and may go back into it. */
@@ -75,7 +76,7 @@ export async function pourBack(tx: Tx, p: PourBack): Promise<Booked> {
   const from = first.to
   const isSink = first.kind === 'take-out'
   let before = { ul: 0, waterUl: 0 }
-  return book(tx, {
+  return bookMix(tx, {
     kind: 'pour-back',
     requestId: p.requestId,
     payload: { vesselId: p.vesselId, movementId: p.movementId, ul: p.ul },

@@ -10,19 +10,8 @@ import { refusalsUnsaid } from '../../../tests/support/refusals'
 import { makeStudio } from '../../../tests/support/studio'
 import { endPool } from '../base/pool'
 import type { Tx } from '../base/withStudio'
-import {
-  discard,
-  keepRunOff,
-  pour,
-  pourBack,
-  splitBottle,
-  takeOut,
-  topUpBottle,
-  wasteRunOff,
-  waterBottle,
-  weighInBottle,
-  type Booked,
-} from '.'
+import { discard, pour, takeOut, wasteRunOff, type Booked } from '../ledger'
+import { keepRunOff, pourBack, splitBottle, topUpBottle, waterBottle, weighInBottle } from '.'
 import { COPIED } from './transfer'
 
 afterAll(endPool)
