@@ -1,5 +1,5 @@
 import type { MaterialKind } from '@/core/paint/properties'
-import { BRINGING_IN } from '@/core/vessel/kinds'
+import { kindsThat, MOVEMENT_KINDS, moveOf } from '@/core/vessel/kinds'
 import type { Tx } from '../base/withStudio'
 
 /** Where paint can be by now. */
@@ -44,11 +44,11 @@ export interface MaterialGoes {
 const PLACE = `case v.kind
     when 'pour' then 'on pieces' when 'container' then case when finished then 'left in empty containers' else 'in stock' end when 'bottle' then 'in bottles' when 'jar' then 'in jars'
     when 'air' then 'into the air' when 'out' then 'taken out'
-    else case k when 'run-off' then 'thrown away as run-off' when 'discard' then 'thrown away'
+    else case ${MOVEMENT_KINDS.map((k) => (moveOf(k).waste ? `when k = '${k}' then '${moveOf(k).waste}'` : '')).join(' ')}
       else case loss when 'spilled' then 'spilled' when 'residue' then 'stuck to walls' else 'spilled or stuck to walls' end end end`
 
 /** SQL: paint that comes from nowhere was bought, or taken from a supply nobody counts; by any other movement it was found. */
-const BOUGHT = `k in (${BRINGING_IN.map((k) => `'${k}'`).join(', ')})`
+const BOUGHT = `k in (${kindsThat((m) => m.bringsIn === true)})`
 
 /**
  * Where each material has gone, from the lines of the ledger alone. Supplies that nobody counts come in as they are

@@ -2,6 +2,7 @@ import type { Body } from '@/core/paint/properties'
 import type { Offer } from '@/core/purchase/offers'
 import { IDLE_DAYS } from '@/core/purchase/rhythm'
 import { onHand } from './onHand'
+import { kindsThat } from '@/core/vessel/kinds'
 import type { Tx } from '@/db/base/withStudio'
 
 export interface ContainerRow {
@@ -68,7 +69,7 @@ export async function paceOf(tx: Tx, now: Date): Promise<Map<string, number>> {
      from movement m
      join movement_line line on line.studio_id = m.studio_id and line.movement_id = m.id
      join lot l on l.studio_id = line.studio_id and l.id = line.lot_id
-     where m.studio_id = $1 and m.kind in ('mix', 'top-up') and m.at > $2
+     where m.studio_id = $1 and m.kind in (${kindsThat((k) => k.uses === true)}) and m.at > $2
        and not exists (select from movement u where u.studio_id = m.studio_id and u.reverses_id = m.id)
      group by 1`,
     [tx.studioId, new Date(now.getTime() - PACE_DAYS * 86_400_000)],

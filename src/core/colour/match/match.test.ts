@@ -178,7 +178,7 @@ describe('what one may ask of a match', () => {
     const next = random(77)
     for (const [paints, times] of [
       [few, drawn(2, 8)],
-      [sixty, drawn(1, 4)],
+      [sixty, drawn(1, 2)],
     ] as const) {
       for (let i = 0; i < times; i++) {
         const t = reflectanceFromHex(srgbToHex([next(), next(), next()]))

@@ -164,7 +164,7 @@ describe('mending a cup', () => {
   })
   it('may add one paint more and is never worse for it: no more volume where it is reached, no further off where not', () => {
     const next = random(88)
-    for (let i = 0; i < drawn(2, 12); i++) {
+    for (let i = 0; i < drawn(2, 5); i++) {
       const paints = [WHITE, BLACK, ...inventPigments(58, next)].map((p) => p.optics)
       const cup = someMix(paints, next)
       const wanted = mixReflectance([cup, someMix(paints, next)], [1, 0.2])
