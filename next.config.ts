@@ -11,7 +11,6 @@ const config: NextConfig = {
     'pg',
     'sharp',
     '@node-rs/argon2',
-    'exceljs',
     'highs',
     'pdf-lib',
     '@pdf-lib/fontkit',

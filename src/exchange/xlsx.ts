@@ -1,3 +1,5 @@
+import { buffer } from 'node:stream/consumers'
+import { ZipFile } from 'yazl'
 import { Invalid } from '@/core/errors'
 import { guard, writable } from './guard'
 import { refuseColumn, refuseRow, tableOf } from './headings'
@@ -5,16 +7,59 @@ import type { Table } from './table'
 import { BadXml, xmlReader, type Heard } from './xml'
 import { BadZip, openZip, type Archive } from './zip'
 
+/** A text as it stands inside an element; a carriage return would be read as an end of line (XML 1.0, 2.11). */
+const escaped = (text: string) =>
+  text.replace(/[&<>\r]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[c] ?? '&#13;')
+
+const XML = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n'
+const MAIN = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main'
+const RELATIONSHIPS = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships'
+const PACKAGE = 'http://schemas.openxmlformats.org/package/2006'
+const TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml'
+
+/** The parts of a workbook that are the same for every list (ECMA-376 part 1, 12.2, 18.2, 18.8; part 2, 9 and 10). */
+const PARTS: Readonly<Record<string, string>> = {
+  '[Content_Types].xml': `<Types xmlns="${PACKAGE}/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Override PartName="/xl/workbook.xml" ContentType="${TYPE}.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="${TYPE}.worksheet+xml"/><Override PartName="/xl/styles.xml" ContentType="${TYPE}.styles+xml"/></Types>`,
+  '_rels/.rels': `<Relationships xmlns="${PACKAGE}/relationships"><Relationship Id="rId1" Type="${RELATIONSHIPS}/officeDocument" Target="xl/workbook.xml"/></Relationships>`,
+  'xl/workbook.xml': `<workbook xmlns="${MAIN}" xmlns:r="${RELATIONSHIPS}"><sheets><sheet name="Paints" sheetId="1" r:id="rId1"/></sheets></workbook>`,
+  'xl/_rels/workbook.xml.rels': `<Relationships xmlns="${PACKAGE}/relationships"><Relationship Id="rId1" Type="${RELATIONSHIPS}/worksheet" Target="worksheets/sheet1.xml"/><Relationship Id="rId2" Type="${RELATIONSHIPS}/styles" Target="styles.xml"/></Relationships>`,
+  // Style 1 is bold, for the headings.
+  'xl/styles.xml': `<styleSheet xmlns="${MAIN}"><fonts count="2"><font><sz val="11"/></font><font><b/><sz val="11"/></font></fonts><fills count="2"><fill><patternFill patternType="none"/></fill><fill><patternFill patternType="gray125"/></fill></fills><borders count="1"><border><left/><right/><top/><bottom/><diagonal/></border></borders><cellStyleXfs count="1"><xf/></cellStyleXfs><cellXfs count="2"><xf xfId="0"/><xf xfId="0" fontId="1" applyFont="1"/></cellXfs></styleSheet>`,
+}
+
+/** A, B … Z, AA: the name of a column, counted from 0. */
+function columnName(i: number): string {
+  return (i >= 26 ? columnName(Math.floor(i / 26) - 1) : '') + String.fromCharCode(65 + (i % 26))
+}
+
+/** The sheet: headings that stay while the rest is scrolled, every cell a text of its own (18.3.1.4, 18.3.1.53). */
+function sheetXml({ headings, rows }: Table): string {
+  const row = (cells: readonly string[], n: number, style = '') => {
+    const written = cells.map((text, i) =>
+      text === ''
+        ? ''
+        : `<c r="${columnName(i)}${n}" t="inlineStr"${style}><is><t xml:space="preserve">${escaped(text)}</t></is></c>`,
+    )
+    return `<row r="${n}">${written.join('')}</row>`
+  }
+  const lines = rows.map((r, i) =>
+    row(
+      r.map((cell) => guard(writable(cell))),
+      i + 2,
+    ),
+  )
+  const view =
+    '<sheetView workbookViewId="0"><pane ySplit="1" topLeftCell="A2" activePane="bottomLeft" state="frozen"/></sheetView>'
+  return `<worksheet xmlns="${MAIN}"><sheetViews>${view}</sheetViews><cols><col min="1" max="${Math.max(1, headings.length)}" width="16" customWidth="1"/></cols><sheetData>${row(headings, 1, ' s="1"')}${lines.join('')}</sheetData></worksheet>`
+}
+
 /** Writes a list as a workbook of one sheet; every cell is text, and none begins like a formula. */
-export async function writeXlsx({ headings, rows }: Table): Promise<Uint8Array> {
-  // Only writing needs it, and it is large.
-  const { default: ExcelJS } = await import('exceljs')
-  const book = new ExcelJS.Workbook()
-  const sheet = book.addWorksheet('Paints', { views: [{ state: 'frozen', ySplit: 1 }] })
-  sheet.addRow([...headings]).font = { bold: true }
-  for (const row of rows) sheet.addRow(row.map((cell) => guard(writable(cell))))
-  sheet.columns.forEach((c) => (c.width = 16))
-  return new Uint8Array(await book.xlsx.writeBuffer())
+export async function writeXlsx(table: Table): Promise<Uint8Array> {
+  const zip = new ZipFile()
+  for (const [name, xml] of Object.entries({ ...PARTS, 'xl/worksheets/sheet1.xml': sheetXml(table) }))
+    zip.addBuffer(Buffer.from(XML + xml), name)
+  zip.end()
+  return new Uint8Array(await buffer(zip.outputStream))
 }
 
 /** Texts shared by cells that are kept at most. */

@@ -168,7 +168,7 @@ describe('news', () => {
     const leave = new AbortController()
     const news = reader(await live(new Request('http://x', { signal: leave.signal })), leave)
     await news.until(': here')
-    await news.until('"rack"')
+    await news.until('"everything"')
     const before = news.heard().length
     await studio.run((tx) => takeOut(tx, { requestId: uuidv7(), vesselId: id, ul: 1_000 }))
     for (let i = 0; i < 100 && news.heard().length === before; i++) await new Promise((r) => setTimeout(r, 10))
@@ -204,7 +204,7 @@ describe('news', () => {
     holder.token = mine
     const response = await live(new Request('http://x'))
     const ended = response.text().then(() => 'ended')
-    await kept.until('"rack"')
+    await kept.until('"everything"')
     await endSession(mine)
     expect(await Promise.race([ended, new Promise((r) => setTimeout(r, 3000, 'still open'))])).toBe('ended')
     expect(kept.heard()).not.toContain(who.sessionId)
@@ -230,7 +230,7 @@ describe('news', () => {
     const id = await bottle('A')
     const leave = new AbortController()
     const news = reader(await live(new Request('http://x', { signal: leave.signal })), leave)
-    await news.until('"rack"')
+    await news.until('"everything"')
     const error = jest.spyOn(console, 'error').mockImplementation(() => undefined)
     for (const strange of ['{', '7', 'null', '{"studio":1}'])
       await pool().query(`select pg_notify('fika_change', $1)`, [strange])
