@@ -2,22 +2,7 @@ import type { MaterialKind } from '@/core/paint/properties'
 import { kindsThat, MOVEMENT_KINDS, moveOf } from '@/core/vessel/kinds'
 import type { Tx } from '../base/withStudio'
 
-/** Where paint can be by now. */
-export const PLACES = [
-  'on pieces',
-  'in stock',
-  'in bottles',
-  'in jars',
-  'thrown away as run-off',
-  'left in empty containers',
-  'stuck to walls',
-  'spilled',
-  'spilled or stuck to walls',
-  'thrown away',
-  'into the air',
-  'taken out',
-] as const
-/** Of these, where it is lost. */
+/** Where paint is lost. */
 export const WASTED = [
   'thrown away as run-off',
   'left in empty containers',
@@ -25,7 +10,18 @@ export const WASTED = [
   'spilled',
   'spilled or stuck to walls',
   'thrown away',
-] as const satisfies readonly (typeof PLACES)[number][]
+] as const
+
+/** Where paint can be by now. */
+export const PLACES = [
+  'on pieces',
+  'in stock',
+  'in bottles',
+  'in jars',
+  ...WASTED,
+  'into the air',
+  'taken out',
+] as const
 export type Place = (typeof PLACES)[number]
 
 /** What of one material came in, and where it is; Σ places = bought + found. */
