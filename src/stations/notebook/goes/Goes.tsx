@@ -11,7 +11,7 @@ const DRAWN = [
   { name: 'on pieces', of: ['on pieces'] },
   { name: 'in bottles and jars', of: ['in bottles', 'in jars'] },
   { name: 'in stock', of: ['in stock'] },
-  { name: 'wasted: run-off, walls, thrown away', of: WASTED },
+  { name: 'wasted: run-off, walls, spills, thrown away', of: WASTED },
   { name: 'evaporated or taken out', of: ['into the air', 'taken out'] },
 ] as const satisfies readonly { name: string; of: readonly (typeof PLACES)[number][] }[]
 
