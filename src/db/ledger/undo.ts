@@ -52,7 +52,7 @@ export async function undoMovement(
   const back: Line[] = lines.map((l) => ({ lotId: l.lot_id, from: l.to_id, to: l.from_id, ul: l.ul }))
   const touched = [...new Set(back.flatMap((l) => [l.from, l.to]).filter((id): id is string => id !== null))]
   let changed: Awaited<ReturnType<typeof changedBy>> = []
-  const booked = await book(tx, {
+  return book(tx, {
     kind: 'undo',
     requestId: input.requestId,
     payload: { reverses: input.movementId },
@@ -68,7 +68,6 @@ export async function undoMovement(
       for (const follow of [...followers[kind], settleBack]) await follow(tx, undone)
     },
   })
-  return booked
 }
 
 /** @throws Conflict naming the first vessel that holds less of an ingredient than would go back */

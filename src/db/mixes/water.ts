@@ -42,18 +42,13 @@ export async function waterBottle(tx: Tx, w: WaterBottle): Promise<Booked> {
     },
     async follow() {
       await moveWater(tx, w.vesselId, { beforeUl, afterUl: beforeUl + w.ul, waterUl: w.ul })
-      await moved(tx, w.vesselId, w.at)
+      await tx.q('update bottle set moved_at = coalesce($3, now()) where studio_id = $1 and vessel_id = $2', [
+        tx.studioId,
+        w.vesselId,
+        w.at ?? null,
+      ])
     },
   })
-}
-
-/** Notes that a bottle was stirred or shaken. */
-export async function moved(tx: Tx, vesselId: string, at: Date | undefined): Promise<void> {
-  await tx.q('update bottle set moved_at = coalesce($3, now()) where studio_id = $1 and vessel_id = $2', [
-    tx.studioId,
-    vesselId,
-    at ?? null,
-  ])
 }
 
 /**

@@ -5,7 +5,7 @@ import type { Reflectance } from '../reflectance'
 import { aimOf, within } from './match'
 import { labOfSet, paletteOf, type Palette } from './palette'
 import { polish, refine, type Aim, type Refined } from './refine'
-import { pullsAt, screen, type SetSize } from './screen'
+import { pullsAt, screen, type Pulls, type SetSize } from './screen'
 
 export interface MendWish {
   /** Most paints to add; 1–3. */
@@ -65,7 +65,7 @@ export function* mendSteps(
   const palette = paletteOf([cup, ...paints])
   const now = deltaE00(labOfSet(palette, [0], [1]), aim.lab)
   if (now <= wish.tolerance) return { now, reached: true, ways: [] }
-  const cups: Cup = { target, palette, aim, now, wish, drops: new Drops(palette, aim, wish) }
+  const cups: Cup = { pulls: pullsAt(target, palette), palette, aim, now, wish, drops: new Drops(palette, aim, wish) }
   const ways: Mend[] = []
   for (let size = 1; size <= wish.most; size++)
     ways.push(...(yield* within(waysOf(cups, size), (size - 1) / wish.most, 1 / wish.most)))
@@ -75,7 +75,8 @@ export function* mendSteps(
 
 /** A cup that is mended. */
 interface Cup {
-  readonly target: Reflectance
+  /** Where each pulls from the target: the same whatever is added. */
+  readonly pulls: Pulls
   /** The cup first, then the paints. */
   readonly palette: Palette
   readonly aim: Aim
@@ -97,7 +98,7 @@ const nearest = ({ now }: Cup, ways: readonly Mend[]) =>
 function* waysOf(cup: Cup, size: number): Generator<number, Mend[]> {
   const { palette, aim, wish, drops } = cup
   const room = wish.roomUl / wish.cupUl
-  const screened = screen(pullsAt(cup.target, palette), palette.count, {
+  const screened = screen(cup.pulls, palette.count, {
     size: (size + 1) as SetSize,
     musts: [0],
     keep: KEEP,
